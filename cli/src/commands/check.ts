@@ -1,0 +1,27 @@
+import { check as checkValues, readUnit, type UnitDescription } from '@brine/core/advice';
+import { isFileProblem } from '@brine/core/files';
+import { readSettingsFile } from '@brine/core/settings';
+import { Refusal } from '../args.ts';
+import type { Command } from '../command.ts';
+import { fileRefusal, readJson } from '../files.ts';
+
+export const check: Command = {
+  name: 'check',
+  usage: 'brine check SETTINGS.json [--unit UNIT.json]',
+  summary: 'findings on a set of values',
+  shape: { options: ['unit'], flags: [] },
+  run(args) {
+    const [path] = args.positional;
+    if (path === undefined) throw new Refusal('check: expected a file *.settings.json');
+    const file = readSettingsFile(readJson(path));
+    if (isFileProblem(file)) throw fileRefusal(path, file);
+    const unitPath = args.options.get('unit')?.at(-1);
+    return { json: { findings: checkValues(file.values, unitPath === undefined ? null : unitAt(unitPath)) } };
+  },
+};
+
+function unitAt(path: string): UnitDescription {
+  const unit = readUnit(readJson(path));
+  if (isFileProblem(unit)) throw fileRefusal(path, unit);
+  return unit;
+}

@@ -1,0 +1,19 @@
+import { plan as planUnit, readUnit, UNIT_FORMAT } from '@brine/core/advice';
+import { isFileProblem } from '@brine/core/files';
+import { Refusal } from '../args.ts';
+import type { Command } from '../command.ts';
+import { fileRefusal, readJson } from '../files.ts';
+
+export const plan: Command = {
+  name: 'plan',
+  usage: 'brine plan UNIT.json',
+  summary: 'settings for a unit, each with reason, school and the range thought sound',
+  shape: { options: [], flags: [] },
+  run(args) {
+    const [path] = args.positional;
+    if (path === undefined) throw new Refusal(`plan: expected a file *.unit.json in ${UNIT_FORMAT}`);
+    const unit = readUnit(readJson(path));
+    if (isFileProblem(unit)) throw fileRefusal(path, unit);
+    return { json: planUnit(unit) };
+  },
+};

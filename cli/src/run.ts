@@ -1,0 +1,43 @@
+import { parseArgs, Refusal } from './args.ts';
+import type { Command } from './command.ts';
+import { check } from './commands/check.ts';
+import { controllerCheck } from './commands/controllerCheck.ts';
+import { decode } from './commands/decode.ts';
+import { plan } from './commands/plan.ts';
+import { settings } from './commands/settings.ts';
+import { translate } from './commands/translate.ts';
+
+/** Every command, in the order `brine` lists them. */
+export const commands: readonly Command[] = [settings, controllerCheck, decode, translate, plan, check];
+
+/** What a run leaves behind: text for stdout or stderr and the exit code. */
+export interface Outcome {
+  readonly stdout: string;
+  readonly stderr: string;
+  readonly exitCode: 0 | 2;
+}
+
+/** Runs one command line. On failure nothing goes to stdout, one line to stderr, exit code 2. */
+export function run(argv: readonly string[]): Outcome {
+  if (argv.length === 0 || argv[0] === 'help' || argv[0] === '--help')
+    return { stdout: help(), stderr: '', exitCode: 0 };
+  try {
+    const command = commands.find((c) => c.name === argv[0] || c.name === `${argv[0]} ${argv[1]}`);
+    if (!command)
+      throw new Refusal(
+        `${argv.join(' ')}: no such command; expected one of ${commands.map((c) => c.name).join(', ')}`,
+      );
+    const rest = argv.slice(command.name.split(' ').length);
+    const output = command.run(parseArgs(rest, command.shape));
+    const stdout = 'json' in output ? `${JSON.stringify(output.json, null, 2)}\n` : output.text;
+    return { stdout, stderr: '', exitCode: 0 };
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    return { stdout: '', stderr: `${error.message.replace(/\s*\n\s*/g, ' ')}\n`, exitCode: 2 };
+  }
+}
+
+function help(): string {
+  const width = Math.max(...commands.map((c) => c.usage.length));
+  return commands.map((c) => `${c.usage.padEnd(width)}  ${c.summary}`).join('\n') + '\n';
+}

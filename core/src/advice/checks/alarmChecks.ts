@@ -1,0 +1,80 @@
+import { printQuantity } from '../../quantities/index.ts';
+import { alarmLimits, secondsOf, switchingBand, written } from './band.ts';
+import type { Check } from './finding.ts';
+
+const SAME = 1e-6;
+
+/** A high alarm inside the working band sounds in normal running. */
+export const highAlarmInsideBand: Check = ({ values }) => {
+  const { high } = alarmLimits(values);
+  const band = switchingBand(values);
+  if (high === null || !band || high > band.cutIn + SAME) return [];
+  return [
+    {
+      code: 'highAlarmInsideBand',
+      severity: 'error',
+      settings: limitSettings(values, 'high'),
+      message: `The high alarm at ${printQuantity(written(high, band.unit))} does not lie above cut-in at ${printQuantity(written(band.cutIn, band.unit))}: it sounds in normal running. Raise it.`,
+      numbers: { high, cutIn: band.cutIn },
+    },
+  ];
+};
+
+/** A low alarm at or above cut-out sounds whenever the compressor stops. */
+export const lowAlarmAboveCutOut: Check = ({ values }) => {
+  const { low } = alarmLimits(values);
+  const band = switchingBand(values);
+  if (low === null || !band || low < band.cutOut - SAME) return [];
+  return [
+    {
+      code: 'lowAlarmAboveCutOut',
+      severity: 'error',
+      settings: limitSettings(values, 'low'),
+      message: `The low alarm at ${printQuantity(written(low, band.unit))} does not lie below cut-out at ${printQuantity(written(band.cutOut, band.unit))}: it sounds in normal running. Lower it.`,
+      numbers: { low, cutOut: band.cutOut },
+    },
+  ];
+};
+
+/** Exclusion and delay that fill the time between two defrosts: the alarm can never sound. */
+export const alarmNeverFree: Check = ({ values }) => {
+  if (values['alarms.reference'] === undefined || values['alarms.reference'] === 'none') return [];
+  const interval = secondsOf(values, 'defrost.interval');
+  if (interval === 0 || values['defrost.initiation'] === 'manual') return [];
+  const away = secondsOf(values, 'defrost.maxDuration') + secondsOf(values, 'defrost.drainTime');
+  const counted = values['defrost.initiation'] === 'coolingTime' ? interval : interval - away;
+  const quiet = secondsOf(values, 'alarms.defrostExclusion') + secondsOf(values, 'alarms.delay');
+  if (quiet < counted) return [];
+  return [
+    {
+      code: 'alarmNeverFree',
+      severity: 'error',
+      settings: ['alarms.defrostExclusion', 'alarms.delay', 'defrost.interval'],
+      message: `${minutes(quiet)} of exclusion and delay fill the ${minutes(counted)} between two defrosts: the temperature alarm can never sound. Shorten them.`,
+      numbers: { quiet, between: counted },
+    },
+  ];
+};
+
+/** No high alarm at all, said once. */
+export const noHighAlarm: Check = ({ values }) => {
+  const { high } = alarmLimits(values);
+  if (values['alarms.reference'] === undefined || high !== null) return [];
+  return [
+    {
+      code: 'noHighAlarm',
+      severity: 'warning',
+      settings: ['alarms.reference'],
+      message: 'No high alarm is in force: a dead compressor is found by the goods.',
+      numbers: {},
+    },
+  ];
+};
+
+function limitSettings(values: Readonly<Record<string, unknown>>, side: 'high' | 'low'): readonly string[] {
+  return values['alarms.reference'] === 'relative' ? [`alarms.${side}Offset`] : [`alarms.${side}Temperature`];
+}
+
+function minutes(seconds: number): string {
+  return `${Math.round(seconds / 60)} min`;
+}

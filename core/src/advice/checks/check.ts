@@ -1,0 +1,41 @@
+import type { SettingValues } from '../../settings/index.ts';
+import type { UnitDescription } from '../unit.ts';
+import { alarmNeverFree, highAlarmInsideBand, lowAlarmAboveCutOut, noHighAlarm } from './alarmChecks.ts';
+import {
+  endTemperatureTooLow,
+  endTemperatureWithoutCoilProbe,
+  fanRestartAboveFanStop,
+  intervalTooShort,
+  offCycleBelowFreezing,
+} from './defrostChecks.ts';
+import type { Check, Finding, Severity } from './finding.ts';
+import { cutInAboveGoodsLimit, cutOutBelowGoodsLimit, highAlarmAboveGoodsLimit } from './goodsChecks.ts';
+import { impossibleValues, noRest, nothingToRegulate, outsideSoundRange } from './rangeChecks.ts';
+
+/** Every check there is, in the order findings of one severity are told. */
+const checks: readonly Check[] = [
+  impossibleValues,
+  nothingToRegulate,
+  cutInAboveGoodsLimit,
+  cutOutBelowGoodsLimit,
+  highAlarmInsideBand,
+  lowAlarmAboveCutOut,
+  highAlarmAboveGoodsLimit,
+  alarmNeverFree,
+  noHighAlarm,
+  intervalTooShort,
+  endTemperatureWithoutCoilProbe,
+  offCycleBelowFreezing,
+  fanRestartAboveFanStop,
+  endTemperatureTooLow,
+  noRest,
+  outsideSoundRange,
+];
+
+const order: Readonly<Record<Severity, number>> = { error: 0, warning: 1, note: 2 };
+
+/** Findings on a set of values, worst first; with the unit known, also against its goods and its probes. */
+export function check(values: SettingValues, unit: UnitDescription | null = null): readonly Finding[] {
+  const found = checks.flatMap((rule) => rule({ values, unit }));
+  return [...found].sort((a, b) => order[a.severity] - order[b.severity]);
+}

@@ -1,0 +1,23 @@
+import type { SettingId, SettingValues } from '../../settings/index.ts';
+import type { UnitDescription } from '../unit.ts';
+
+/** error: it will go wrong; warning: it probably will; note: worth a look. */
+export type Severity = 'error' | 'warning' | 'note';
+
+/** What a check found: a typed code, the settings it is about, a sentence with the number first, and the numbers (°C, K, s). */
+export interface Finding {
+  readonly code: string;
+  readonly severity: Severity;
+  readonly settings: readonly (SettingId | string)[];
+  readonly message: string;
+  readonly numbers: Readonly<Record<string, number>>;
+}
+
+/** What a check looks at. The unit is null where only the values are known. */
+export interface CheckInput {
+  readonly values: SettingValues;
+  readonly unit: UnitDescription | null;
+}
+
+/** A check is one rule of the trade: values in, findings out. */
+export type Check = (input: CheckInput) => readonly Finding[];

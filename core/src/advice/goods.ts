@@ -1,0 +1,78 @@
+import { quantity, type Quantity } from '../quantities/index.ts';
+
+/** Where a storage limit comes from and how sure it is. */
+export interface StorageLimit {
+  readonly value: Quantity;
+  readonly source: string;
+}
+
+/** What is kept in a unit, and the limits its storage has. */
+export interface Goods {
+  readonly name: string;
+  readonly frozen: boolean;
+  /** The warmest the air may stand for the goods' sake; null where no number is published. */
+  readonly max: StorageLimit | null;
+  /** The coldest, where cold spoils them. */
+  readonly min: StorageLimit | null;
+}
+
+const FROZEN: StorageLimit = {
+  value: quantity(-18, 'degC'),
+  source: 'Directive 89/108/EEC Art. 5(1), from memory',
+};
+const FOOD_CODE: StorageLimit = {
+  value: quantity(41, 'degF'),
+  source: 'FDA Food Code 2022 §3-501.16(A)(2), from memory',
+};
+const FREEZING: StorageLimit = { value: quantity(0, 'degC'), source: 'freezing point of water' };
+const practice = (value: Quantity): StorageLimit => ({ value, source: 'common practice' });
+
+/**
+ * Goods the planner knows. The list is closed on purpose: a limit that nobody stated is not invented. Food and medicine that was out
+ * of range stays the owner's and the authority's decision.
+ */
+export const goods = {
+  frozenFood: { name: 'Frozen food', frozen: true, max: FROZEN, min: null },
+  frozenFish: { name: 'Frozen fish', frozen: true, max: FROZEN, min: null },
+  iceCream: { name: 'Ice cream', frozen: true, max: practice(quantity(-18, 'degC')), min: null },
+  ice: { name: 'Bagged ice', frozen: true, max: practice(quantity(-5, 'degC')), min: null },
+  chilledFood: { name: 'Chilled food', frozen: false, max: FOOD_CODE, min: FREEZING },
+  freshFish: {
+    name: 'Fresh fish on ice',
+    frozen: false,
+    max: practice(quantity(2, 'degC')),
+    min: practice(quantity(-1, 'degC')),
+  },
+  freshMeat: {
+    name: 'Fresh meat',
+    frozen: false,
+    max: practice(quantity(4, 'degC')),
+    min: practice(quantity(-1, 'degC')),
+  },
+  dairy: { name: 'Milk and dairy', frozen: false, max: FOOD_CODE, min: FREEZING },
+  produce: {
+    name: 'Fruit and vegetables',
+    frozen: false,
+    max: practice(quantity(7, 'degC')),
+    min: practice(quantity(1, 'degC')),
+  },
+  drinks: { name: 'Drinks', frozen: false, max: practice(quantity(8, 'degC')), min: FREEZING },
+  flowers: {
+    name: 'Cut flowers',
+    frozen: false,
+    max: practice(quantity(6, 'degC')),
+    min: practice(quantity(1, 'degC')),
+  },
+} as const satisfies Readonly<Record<string, Goods>>;
+
+export type GoodsId = keyof typeof goods;
+
+/** True for goods this version knows. */
+export function isGoodsId(candidate: unknown): candidate is GoodsId {
+  return typeof candidate === 'string' && Object.hasOwn(goods, candidate);
+}
+
+/** The goods with that id. */
+export function goodsOf(id: GoodsId): Goods {
+  return goods[id];
+}

@@ -1,0 +1,62 @@
+import { isFreezer, settingOf, type SettingId, type SettingValues } from '../../settings/index.ts';
+import { goodsOf } from '../goods.ts';
+import { sideOf } from '../schools.ts';
+import type { UnitDescription } from '../unit.ts';
+import { planAlarms } from './alarms.ts';
+import { planBand } from './band.ts';
+import { planCompressor } from './compressor.ts';
+import { planDefrost } from './defrost.ts';
+import { planFans } from './fans.ts';
+import { planPanelAndProbes } from './panelAndProbes.ts';
+import type { Draft, PlanBasis, PlannedValue } from './planned.ts';
+
+/** What a unit needs, each value with its reason. */
+export interface Plan {
+  readonly settings: readonly PlannedValue[];
+}
+
+/**
+ * Plans walk-in and reach-in freezers and refrigerators from what the unit is, what it holds, and the schools taken. Computed from the
+ * goods' limit downward: limit − margin = cut-in, cut-in − differential = cut-out; alarms outside that band. Whole degrees of the
+ * display. Sources: limits as named in `goods.ts`; the rest common practice.
+ */
+export function plan(unit: UnitDescription): Plan {
+  const basis = basisOf(unit);
+  const drafts = [
+    ...planBand(basis),
+    ...planCompressor(basis),
+    ...planDefrost(basis),
+    ...planFans(basis),
+    ...planAlarms(basis),
+    ...planPanelAndProbes(basis),
+  ];
+  return { settings: drafts.map((draft) => complete(draft, basis)) };
+}
+
+/** The plan as a set of values. */
+export function valuesOf(planned: Plan): SettingValues {
+  return Object.fromEntries(planned.settings.map(({ setting, value }) => [setting, value])) as SettingValues;
+}
+
+/** What the rules work from, defaults filled in. */
+export function basisOf(unit: UnitDescription): PlanBasis {
+  return {
+    unit,
+    application: unit.application,
+    goods: goodsOf(unit.goods),
+    freezer: isFreezer(unit.application),
+    coilProbe: unit.probes.includes('coil'),
+    fahrenheit: (unit.displayUnit ?? 'celsius') === 'fahrenheit',
+    side: (id) => sideOf(id, unit.schools, unit.companyDefaults),
+  };
+}
+
+function complete(draft: Draft, basis: PlanBasis): PlannedValue {
+  return {
+    setting: draft.setting,
+    value: draft.value,
+    reason: draft.reason,
+    school: draft.school ? { id: draft.school, side: basis.side(draft.school) } : null,
+    range: settingOf(draft.setting as SettingId).sound?.[basis.application] ?? null,
+  };
+}

@@ -1,0 +1,105 @@
+import { readHeader, type FileProblem } from '../files/index.ts';
+import { dimensionOf, expectedForm, isQuantity, type Quantity } from '../quantities/index.ts';
+import { applications, isApplication, type Application } from '../settings/index.ts';
+import { goods, isGoodsId, type GoodsId } from './goods.ts';
+import { schools, type SchoolId, type Sides } from './schools.ts';
+
+export const UNIT_FORMAT = 'brine-dial/unit@1';
+
+export const defrostMethods = ['none', 'offCycle', 'electric', 'hotGas'] as const;
+export type DefrostMethod = (typeof defrostMethods)[number];
+
+export const doorUses = ['seldom', 'normal', 'busy'] as const;
+export type DoorUse = (typeof doorUses)[number];
+
+export const compressorDuties = ['direct', 'rackSolenoid'] as const;
+/** What the cooling relay switches: a compressor of its own, or a solenoid valve on a rack that protects its compressors itself. */
+export type CompressorDuty = (typeof compressorDuties)[number];
+
+export const probeRoles = ['air', 'coil', 'secondCoil', 'product'] as const;
+export type ProbeRole = (typeof probeRoles)[number];
+
+/** Everything the planner must know of a refrigerated unit. */
+export interface UnitDescription {
+  readonly format: typeof UNIT_FORMAT;
+  readonly name?: string;
+  readonly application: Application;
+  readonly goods: GoodsId;
+  readonly defrostMethod: DefrostMethod;
+  readonly probes: readonly ProbeRole[];
+  readonly compressor?: CompressorDuty;
+  readonly ambient?: Quantity;
+  readonly doorUse?: DoorUse;
+  readonly doorContact?: boolean;
+  readonly refrigerant?: string;
+  readonly supply?: { readonly volts: number; readonly phases?: number; readonly kind?: 'ac' | 'dc' };
+  readonly displayUnit?: 'celsius' | 'fahrenheit';
+  readonly schools?: Sides;
+  readonly companyDefaults?: Sides;
+  readonly [unknown: string]: unknown;
+}
+
+/** Reads a parsed `*.unit.json`: the first field that does not fit, in a sentence, or the description. */
+export function readUnit(data: unknown): UnitDescription | FileProblem {
+  const header = readHeader(data, 'brine-dial/unit', 1);
+  if ('problem' in header) return header;
+  const unit = header.data;
+  const problem =
+    (isApplication(unit['application']) ? null : oneOf('application', unit['application'], applications)) ??
+    (isGoodsId(unit['goods']) ? null : oneOf('goods', unit['goods'], Object.keys(goods))) ??
+    listed('defrostMethod', unit['defrostMethod'], defrostMethods, true) ??
+    probesProblem(unit['probes']) ??
+    listed('compressor', unit['compressor'], compressorDuties) ??
+    listed('doorUse', unit['doorUse'], doorUses) ??
+    listed('displayUnit', unit['displayUnit'], ['celsius', 'fahrenheit']) ??
+    ambientProblem(unit['ambient']) ??
+    sidesProblem('schools', unit['schools']) ??
+    sidesProblem('companyDefaults', unit['companyDefaults']);
+  return problem ?? (unit as unknown as UnitDescription);
+}
+
+function listed(
+  field: string,
+  value: unknown,
+  allowed: readonly string[],
+  required = false,
+): FileProblem | null {
+  if (value === undefined && !required) return null;
+  return allowed.includes(value as string) ? null : oneOf(field, value, allowed);
+}
+
+function oneOf(field: string, value: unknown, allowed: readonly string[]): FileProblem {
+  return {
+    problem: true,
+    field,
+    message: `expected one of ${allowed.join(', ')}, found ${JSON.stringify(value) ?? 'nothing'}`,
+  };
+}
+
+function probesProblem(value: unknown): FileProblem | null {
+  if (!Array.isArray(value))
+    return { problem: true, field: 'probes', message: `expected a list of ${probeRoles.join(', ')}` };
+  const odd = (value as unknown[]).find((role) => !probeRoles.includes(role as ProbeRole));
+  return odd === undefined ? null : oneOf('probes', odd, probeRoles);
+}
+
+function ambientProblem(value: unknown): FileProblem | null {
+  if (value === undefined || (isQuantity(value) && dimensionOf(value.unit) === 'temperature')) return null;
+  return {
+    problem: true,
+    field: 'ambient',
+    message: `expected ${expectedForm('temperature')} as {"value", "unit"}`,
+  };
+}
+
+function sidesProblem(field: string, value: unknown): FileProblem | null {
+  if (value === undefined) return null;
+  if (typeof value !== 'object' || value === null)
+    return { problem: true, field, message: 'expected an object from schools to sides' };
+  for (const [id, side] of Object.entries(value)) {
+    if (!Object.hasOwn(schools, id)) return oneOf(`${field}.${id}`, id, Object.keys(schools));
+    const sides = Object.keys(schools[id as SchoolId].sides);
+    if (!sides.includes(side as string)) return oneOf(`${field}.${id}`, side, sides);
+  }
+  return null;
+}

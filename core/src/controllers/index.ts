@@ -1,0 +1,10 @@
+export * from './definition.ts';
+export * from './display.ts';
+export * from './numberCode.ts';
+export * from './sheet.ts';
+export * from './decode.ts';
+export * from './translate/encode.ts';
+export * from './translate/danger.ts';
+export * from './translate/translate.ts';
+export * from './check/checkDefinition.ts';
+export type { DefinitionFault } from './check/fault.ts';

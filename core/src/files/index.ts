@@ -1,0 +1,2 @@
+export * from './header.ts';
+export * from './csv.ts';

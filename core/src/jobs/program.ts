@@ -1,0 +1,224 @@
+import {
+  check,
+  plan,
+  type Finding,
+  type PlannedValue,
+  type Sides,
+  type UnitDescription,
+} from '../advice/index.ts';
+import {
+  displayOf,
+  encode,
+  meaningOf,
+  parameterOf,
+  sameCodeValue,
+  type CodeValue,
+  type ControllerDefinition,
+  type Decoded,
+  type DisplayState,
+  type LostSetting,
+  type Parameter,
+  type RowStatus,
+} from '../controllers/index.ts';
+import {
+  isSettingId,
+  settingOf,
+  type SettingId,
+  type SettingValue,
+  type SettingValues,
+} from '../settings/index.ts';
+import { allStanding, type JobState } from './fold.ts';
+import { foundMeaning, unitOf } from './survey.ts';
+
+/** A planned value with what the technician made of it. */
+export interface ChosenValue {
+  readonly setting: SettingId;
+  readonly value: SettingValue;
+  /** The plan's own value where it was changed; null where the plan has none. */
+  readonly planned: SettingValue | null;
+  readonly changed: boolean;
+  readonly why: string | null;
+  readonly advice: PlannedValue | null;
+}
+
+/** How far a code is at the cabinet. */
+export type KeyState = 'open' | 'keyed' | 'showsElse' | 'skipped';
+
+/** One code of the new control: what it is to be set to and why, what was found, and whether it is keyed in. */
+export interface ProgramRow {
+  readonly code: string;
+  readonly parameter: Parameter;
+  readonly settings: readonly SettingId[];
+  readonly value: CodeValue;
+  readonly status: Exclude<RowStatus, 'fixed'>;
+  readonly note: string;
+  readonly reason: string | null;
+  /** The old control's meaning in this code, where it had one. */
+  readonly found: CodeValue | null;
+  readonly differs: boolean;
+  readonly state: KeyState;
+  readonly shown: string | null;
+  readonly why: string | null;
+}
+
+/** Everything the Program station shows, computed from the stream. */
+export interface Program {
+  readonly unit: UnitDescription | null;
+  readonly found: Decoded | null;
+  readonly chosen: readonly ChosenValue[];
+  readonly values: SettingValues;
+  readonly findings: readonly Finding[];
+  readonly rows: readonly ProgramRow[];
+  readonly fixed: readonly { readonly setting: SettingId; readonly value: SettingValue }[];
+  readonly lost: readonly LostSetting[];
+  readonly display: DisplayState | null;
+}
+
+export interface ProgramInput {
+  readonly state: JobState;
+  readonly name: string;
+  readonly old: ControllerDefinition | null;
+  readonly replacement: ControllerDefinition | null;
+  readonly companyDefaults: Sides;
+}
+
+/** Plan, changes, and the same in the new control's codes with what was keyed in. */
+export function programOf(input: ProgramInput): Program {
+  const unit = unitOf(input.state, input.name, input.companyDefaults);
+  const found = foundMeaning(input.state, input.old);
+  const chosen = chosenValues(input.state, unit);
+  const values = Object.fromEntries(chosen.map((c) => [c.setting, c.value])) as SettingValues;
+  const target = input.replacement;
+  if (!target)
+    return {
+      unit,
+      found,
+      chosen,
+      values,
+      findings: check(values, unit),
+      rows: [],
+      fixed: [],
+      lost: [],
+      display: null,
+    };
+  const encoded = encode(values, target);
+  const asFound = found ? encode(found.values, target).rows : [];
+  const overrides = new Map(
+    allStanding(input.state, 'plannedCode').flatMap((o) =>
+      o.value === null ? [] : [[o.code, o.value] as const],
+    ),
+  );
+  const keyed = new Map(allStanding(input.state, 'keyed').map((k) => [k.code, k]));
+  const rows = encoded.rows.flatMap((row): ProgramRow[] => {
+    const parameter = row.code === null ? undefined : parameterOf(target, row.code);
+    if (!parameter) return [];
+    const settings = [row.setting ?? []].flat() as SettingId[];
+    const override = overrides.get(parameter.code);
+    const value = override ?? (row.value as CodeValue);
+    const before = asFound.find((f) => f.code === parameter.code && f.status !== 'default');
+    const mark = keyed.get(parameter.code);
+    // A value changed after it was keyed in has to be keyed in again.
+    const current = mark && mark.state !== null && sameCodeValue(mark.value, value) ? mark : null;
+    return [
+      {
+        code: parameter.code,
+        parameter,
+        settings,
+        value,
+        status: override === undefined ? (row.status as ProgramRow['status']) : 'exact',
+        note: override === undefined ? row.note : 'typed by hand for this control alone',
+        reason: reasonFor(settings, chosen),
+        found: before ? (before.value as CodeValue) : null,
+        differs: before ? !sameCodeValue(before.value as CodeValue, value) : false,
+        state: current?.state ?? 'open',
+        shown: current?.shown ?? null,
+        why: current?.why ?? null,
+      },
+    ];
+  });
+  const inForce = valuesInForce(target, rows, encoded.display, values);
+  const fixed = encoded.rows.flatMap((row) =>
+    row.status === 'fixed' ? [{ setting: row.setting as SettingId, value: row.value as SettingValue }] : [],
+  );
+  return {
+    unit,
+    found,
+    chosen,
+    values,
+    findings: check(inForce, unit),
+    rows,
+    fixed,
+    lost: encoded.lost,
+    display: encoded.display,
+  };
+}
+
+/** Settings as the new control will really hold them: read back from its own codes, rounding and all. */
+export function valuesInForce(
+  target: ControllerDefinition,
+  rows: readonly { readonly code: string; readonly value: CodeValue }[],
+  display: DisplayState,
+  fallback: SettingValues = {},
+): SettingValues {
+  const read: Partial<Record<SettingId, SettingValue>> = { ...target.fixed };
+  for (const row of rows) {
+    const parameter = parameterOf(target, row.code);
+    if (parameter) Object.assign(read, meaningOf(parameter, row.value, display));
+  }
+  return Object.keys(read).length > 0 ? read : fallback;
+}
+
+/** A typed value of a code as entries' worth of settings: what the technician's change means. Empty where the code has no setting. */
+export function settingsFromCode(
+  target: ControllerDefinition,
+  rows: readonly ProgramRow[],
+  code: string,
+  value: CodeValue,
+): SettingValues {
+  const parameter = parameterOf(target, code);
+  if (!parameter) return {};
+  const display = displayOf(target, new Map(rows.map((row) => [row.code, row.value])));
+  return meaningOf(parameter, value, display);
+}
+
+function chosenValues(state: JobState, unit: UnitDescription | null): readonly ChosenValue[] {
+  const advised = unit ? plan(unit).settings : [];
+  const changes = new Map(
+    allStanding(state, 'planned').flatMap((p) =>
+      p.value === null || !isSettingId(p.setting) ? [] : [[p.setting, p] as const],
+    ),
+  );
+  const planned = advised.map((advice): ChosenValue => {
+    const change = changes.get(advice.setting);
+    return {
+      setting: advice.setting,
+      value: change?.value ?? advice.value,
+      planned: change ? advice.value : null,
+      changed: change !== undefined,
+      why: change?.why ?? null,
+      advice,
+    };
+  });
+  const extra = [...changes.values()]
+    .filter((change) => !advised.some((advice) => advice.setting === change.setting))
+    .map((change): ChosenValue => ({
+      setting: change.setting,
+      value: change.value!,
+      planned: null,
+      changed: true,
+      why: change.why ?? null,
+      advice: null,
+    }));
+  return [...planned, ...extra];
+}
+
+function reasonFor(settings: readonly SettingId[], chosen: readonly ChosenValue[]): string | null {
+  const mine = chosen.filter((c) => settings.includes(c.setting));
+  if (mine.length === 0) return null;
+  return mine
+    .map((c) =>
+      c.changed ? (c.why ?? `${settingOf(c.setting).label} was changed by hand.`) : c.advice!.reason,
+    )
+    .filter((text, i, list) => list.indexOf(text) === i)
+    .join(' ');
+}

@@ -1,0 +1,60 @@
+import { readUnit, UNIT_FORMAT, type Sides, type UnitDescription } from '../advice/index.ts';
+import { decode, type ControllerDefinition, type Decoded, type SheetRow } from '../controllers/index.ts';
+import { isFileProblem } from '../files/index.ts';
+import { allStanding, type JobState } from './fold.ts';
+import { unitQuestions, type Question, type QuestionId } from './questions.ts';
+import type { AnswerValue } from './entry.ts';
+
+/** Answers as they stand. */
+export function answersOf(state: JobState): ReadonlyMap<QuestionId, AnswerValue> {
+  return new Map(
+    allStanding(state, 'answer').flatMap((a) => (a.value === null ? [] : [[a.question, a.value] as const])),
+  );
+}
+
+/** Questions a plan needs that are not answered yet. */
+export function openQuestions(state: JobState): readonly Question[] {
+  const answers = answersOf(state);
+  return unitQuestions.filter((q) => q.required && !answers.has(q.id));
+}
+
+/** The unit as the survey describes it, or null while a plan cannot be made. Sides of the company stand behind those of the job. */
+export function unitOf(state: JobState, name: string, companyDefaults: Sides): UnitDescription | null {
+  if (openQuestions(state).length > 0) return null;
+  const answers = answersOf(state);
+  const schools = Object.fromEntries(
+    [...answers]
+      .filter(([id]) => id.startsWith('school.'))
+      .map(([id, side]) => [id.slice('school.'.length), side]),
+  );
+  const plain = [
+    'application',
+    'goods',
+    'defrostMethod',
+    'probes',
+    'compressor',
+    'doorUse',
+    'doorContact',
+    'ambient',
+    'refrigerant',
+    'displayUnit',
+  ] as const;
+  const fields = Object.fromEntries(plain.flatMap((id) => (answers.has(id) ? [[id, answers.get(id)]] : [])));
+  const unit = readUnit({ format: UNIT_FORMAT, name, ...fields, schools, companyDefaults });
+  return isFileProblem(unit) ? null : unit;
+}
+
+/** The as-found sheet in the old control's own codes, in the order of its definition, unknown codes last. */
+export function foundSheet(state: JobState, definition: ControllerDefinition | null): readonly SheetRow[] {
+  const rows = allStanding(state, 'found').flatMap((f) =>
+    f.value === null ? [] : [{ code: f.code, value: f.value }],
+  );
+  if (!definition) return rows;
+  const place = new Map(definition.parameters.map((p, i) => [p.code, i]));
+  return [...rows].sort((a, b) => (place.get(a.code) ?? Infinity) - (place.get(b.code) ?? Infinity));
+}
+
+/** What the as-found sheet means; null without an old control. */
+export function foundMeaning(state: JobState, definition: ControllerDefinition | null): Decoded | null {
+  return definition ? decode(definition, foundSheet(state, definition)) : null;
+}

@@ -1,0 +1,34 @@
+// One project a workspace: each states its own environment, none needs a build first.
+const typescript = {
+  jsc: { parser: { syntax: 'typescript' }, target: 'es2022' },
+  module: { type: 'es6' },
+};
+const project = (name, extra = {}) => ({
+  displayName: name,
+  rootDir: import.meta.dirname,
+  roots: [`<rootDir>/${name}/src`],
+  testMatch: ['**/*.test.ts'],
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: { '\\.ts$': ['@swc/jest', typescript] },
+  testEnvironmentOptions: { exportConditions: ['brine-src', 'node', 'node-addons', 'import'] },
+  ...extra,
+});
+
+export default {
+  projects: [
+    project('core'),
+    project('cli'),
+    project('server'),
+    project('web', {
+      testEnvironment: 'jsdom',
+      extensionsToTreatAsEsm: ['.ts', '.vue'],
+      moduleFileExtensions: ['ts', 'js', 'mjs', 'json', 'vue'],
+      transform: {
+        '\\.ts$': ['@swc/jest', typescript],
+        '\\.vue$': '<rootDir>/web/vueTransform.mjs',
+      },
+      testEnvironmentOptions: { exportConditions: ['brine-src', 'browser', 'import'] },
+    }),
+  ],
+};
