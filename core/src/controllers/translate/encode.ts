@@ -303,7 +303,7 @@ function lostSettings(
     return [
       {
         setting: id,
-        reason: `${target.family} has no setting for it: ${printValue(settingOf(id), value)} was in force`,
+        reason: `${target.family} has no setting for it (${printValue(settingOf(id), value)})`,
       },
     ];
   });

@@ -1,0 +1,76 @@
+// Runs Brine Dial on a machine that has nothing but Node and Debian: installs, makes the database, builds, serves, stops again.
+import { existsSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensurePackages } from './lib/npm.mjs';
+import { readOptions } from './lib/options.mjs';
+import { startCluster } from './lib/postgres.mjs';
+import { homeFolder, root } from './lib/project.mjs';
+import { start } from './lib/run.mjs';
+import { fail, say } from './lib/say.mjs';
+
+const options = readOptions(
+  process.argv.slice(2),
+  {
+    port: { env: 'BRINE_PORT', default: '4780', help: 'port of the web page; 0 takes a free one' },
+    data: { env: 'BRINE_DATA', default: join(homeFolder, 'postgresql'), help: 'folder of the private PostgreSQL cluster' },
+    'database-url': { env: 'BRINE_DATABASE_URL', help: 'an existing PostgreSQL database instead of the private cluster' },
+    'no-demo': { flag: true, env: 'BRINE_NO_DEMO', help: 'no demo data: prints a one-time link for the first lead' },
+    lan: { flag: true, env: 'BRINE_LAN', help: 'serves HTTPS on the local network; needs --cert and --key' },
+    cert: { env: 'BRINE_TLS_CERT', help: 'certificate file (PEM) for --lan' },
+    key: { env: 'BRINE_TLS_KEY', help: 'key file (PEM) for --lan' },
+    'public-url': { env: 'BRINE_PUBLIC_URL', help: 'address people type, for links' },
+    'trust-proxy': { flag: true, env: 'BRINE_TRUST_PROXY', help: 'behind a reverse proxy that sets X-Forwarded-For and -Proto' },
+    log: { env: 'BRINE_LOG', default: 'warn', help: 'what the server logs: debug, info, warn, error' },
+    dev: { flag: true, help: 'serves the sources with Vite and reloads (for developers)' },
+  },
+  'bin/start [options]   runs Brine Dial',
+);
+
+if (options.lan && !(options.cert && options.key)) fail('--lan serves HTTPS: give it --cert FILE and --key FILE. README shows how to make them.');
+for (const name of ['cert', 'key']) if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
+
+ensurePackages();
+const cluster = options['database-url'] ? null : await startCluster(resolve(options.data));
+let child;
+let stopping = false;
+
+/** Ctrl-C reaches the server as well; it ends by itself, then the cluster is stopped. */
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.on(signal, () => {
+    stopping = true;
+    if (child) child.kill('SIGTERM');
+    else finish(0);
+  });
+
+try {
+  if (!options.dev) ensureBuilt();
+} catch (error) {
+  say(String(error.message));
+  finish(1);
+}
+
+if (!stopping) serve();
+
+function serve() {
+  const env = {
+    ...process.env,
+    BRINE_HOST: options.lan ? '0.0.0.0' : (process.env.BRINE_HOST ?? '127.0.0.1'),
+    BRINE_PORT: options.port,
+    BRINE_DATABASE_URL: options['database-url'] ?? cluster.url,
+    BRINE_DEMO: options['no-demo'] ? '0' : '1',
+    BRINE_LOG: options.log,
+    BRINE_TRUST_PROXY: options['trust-proxy'] ? '1' : '0',
+    ...(options['public-url'] && { BRINE_PUBLIC_URL: options['public-url'] }),
+    ...(options.lan ? { BRINE_TLS_CERT: resolve(options.cert), BRINE_TLS_KEY: resolve(options.key) } : { BRINE_TLS_CERT: '', BRINE_TLS_KEY: '' }),
+  };
+  child = options.dev
+    ? start(process.execPath, ['scripts/dev.mjs'], { cwd: root, env, stdio: 'inherit', detached: true })
+    : start(process.execPath, ['server/dist/main.js'], { cwd: root, env, stdio: 'inherit', detached: true });
+  child.on('exit', (code, signal) => finish(stopping ? 0 : (code ?? (signal ? 1 : 0))));
+}
+
+function finish(code) {
+  cluster?.stop();
+  process.exit(code);
+}

@@ -1,0 +1,129 @@
+import type { Caller, Services, SignedIn } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
+import type { Person } from '../people/person.entity.ts';
+import type { Repositories } from '../database/database.ts';
+import { matchesPassword } from './password.ts';
+import { countFailure, forgetFailures, refuseWhenLimited } from './rateLimit.ts';
+import { hashOf, newToken } from './token.ts';
+
+const DAY_MS = 86_400_000;
+/** A session ends this long after its last use; a ticket this long after it was given out. */
+const SESSION_DAYS = 14;
+const TICKET_DAYS = 30;
+/** A session's last use is written at most this often. */
+const TOUCH_MS = 5 * 60_000;
+
+/** A fresh session: the cookie's secret, the ticket for the device (none for viewers), and the person. */
+export interface SignInResult {
+  readonly cookie: string;
+  readonly ticket: string | null;
+  readonly person: SignedIn;
+}
+
+/** Checks login and password, and opens a session and a writing ticket for the device. */
+export async function signIn(services: Services, caller: Caller, login: string, password: string, device: string): Promise<SignInResult> {
+  const { database, now } = services;
+  const person = await database.transaction(async (repositories) => {
+    await refuseWhenLimited(repositories, login, caller.address, now());
+    return repositories.people.byLogin(login);
+  });
+  const matches = await matchesPassword(password, person?.passwordHash ?? null);
+  if (!person || !matches || person.disabledAt !== null) {
+    // In a transaction of its own: the refusal must not roll the count back.
+    await database.transaction((repositories) => countFailure(repositories, login, caller.address, now()));
+    throw new AppError('wrongSignIn', 'Login and password do not belong together, or the account is disabled');
+  }
+  if (person.demo && !caller.onThisMachine)
+    throw new AppError('forbidden', 'Demo sign-ins work only on the machine itself, at 127.0.0.1 or localhost');
+  return database.transaction(async (repositories) => {
+    await forgetFailures(repositories, login, caller.address);
+    await repositories.sessions.endExpired(now());
+    await repositories.tickets.endExpired(now());
+    return openSession(repositories, person, device, now());
+  });
+}
+
+/** Opens a session and, for those who may write, a ticket. */
+export async function openSession(repositories: Repositories, person: Person, device: string, now: Date): Promise<SignInResult> {
+  const cookie = newToken();
+  await repositories.sessions.create({
+    hash: hashOf(cookie),
+    personId: person.id,
+    createdAt: now,
+    lastUsedAt: now,
+    expiresAt: new Date(now.getTime() + SESSION_DAYS * DAY_MS),
+  });
+  return { cookie, ticket: await openTicket(repositories, person, device, now), person: signedIn(person) };
+}
+
+/** Ends the session of a cookie. Tickets stay: entries still waiting on the device arrive under their author. */
+export function signOut(services: Services, cookie: string | null): Promise<unknown> {
+  return services.database.transaction(async (repositories) => {
+    if (cookie) await repositories.sessions.end(hashOf(cookie));
+  });
+}
+
+/** The person of a session cookie, or null. A disabled person has no session. */
+export function personOfSession(services: Services, caller: Caller): Promise<SignedIn | null> {
+  const { cookie } = caller;
+  if (cookie === null) return Promise.resolve(null);
+  return services.database.transaction(async (repositories) => {
+    const now = services.now();
+    const session = await repositories.sessions.byHash(hashOf(cookie));
+    if (!session || session.expiresAt <= now) return null;
+    const person = await repositories.people.byId(session.personId);
+    if (!person || person.disabledAt !== null || (person.demo && !caller.onThisMachine)) return null;
+    if (now.getTime() - session.lastUsedAt.getTime() > TOUCH_MS) {
+      session.lastUsedAt = now;
+      session.expiresAt = new Date(now.getTime() + SESSION_DAYS * DAY_MS);
+      await repositories.sessions.save();
+    }
+    return signedIn(person);
+  });
+}
+
+/** A new ticket for a signed-in person's device; refused to viewers, who write nothing. */
+export function renewTicket(services: Services, person: SignedIn, device: string): Promise<string | null> {
+  return services.database.transaction(async (repositories) => {
+    const row = await repositories.people.byId(person.id);
+    return row ? openTicket(repositories, row, device, services.now()) : null;
+  });
+}
+
+/** The person and device of a ticket, with the role the person has today. */
+export async function authorOfTicket(
+  repositories: Repositories,
+  ticket: string,
+  caller: Caller,
+  now: Date,
+): Promise<{ readonly person: Person; readonly device: string }> {
+  const row = await repositories.tickets.byHash(hashOf(ticket));
+  const person = row && row.expiresAt > now ? await repositories.people.byId(row.personId) : null;
+  if (!row || !person || person.disabledAt !== null) throw new AppError('notSignedIn', 'This device may no longer write for its author; sign in again there');
+  if (person.demo && !caller.onThisMachine) throw new AppError('forbidden', 'Demo sign-ins work only on the machine itself');
+  if (person.role === 'viewer') throw new AppError('forbidden', 'Viewers read; ask a lead for another role');
+  return { person, device: row.device };
+}
+
+/** Ends a ticket that is needed no longer. */
+export function endTicket(services: Services, ticket: string): Promise<unknown> {
+  return services.database.transaction((repositories) => repositories.tickets.end(hashOf(ticket)));
+}
+
+async function openTicket(repositories: Repositories, person: Person, device: string, now: Date): Promise<string | null> {
+  if (person.role === 'viewer') return null;
+  const ticket = newToken();
+  await repositories.tickets.create({
+    hash: hashOf(ticket),
+    personId: person.id,
+    device,
+    createdAt: now,
+    expiresAt: new Date(now.getTime() + TICKET_DAYS * DAY_MS),
+  });
+  return ticket;
+}
+
+/** What others may know of a person. */
+export function signedIn(person: Person): SignedIn {
+  return { id: person.id, name: person.name, login: person.login, role: person.role, demo: person.demo };
+}

@@ -1,0 +1,16 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+
+/** A signed-in browser. Only the hash of its cookie is kept. */
+export const sessionEntity = defineEntity({
+  name: 'Session',
+  tableName: 'session',
+  properties: {
+    hash: p.string().primary(),
+    personId: p.uuid(),
+    createdAt: p.datetime(),
+    lastUsedAt: p.datetime(),
+    expiresAt: p.datetime(),
+  },
+});
+
+export type Session = InferEntity<typeof sessionEntity>;

@@ -1,0 +1,17 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { Sides } from '@brine/core/advice';
+
+/** The one company of an installation, with the sides it takes by default. */
+export const companyEntity = defineEntity({
+  name: 'Company',
+  tableName: 'company',
+  properties: {
+    id: p.uuid().primary(),
+    name: p.string(),
+    schools: p.json<Sides>(),
+    displayUnit: p.string().$type<'celsius' | 'fahrenheit'>(),
+    version: p.integer().version(),
+  },
+});
+
+export type Company = InferEntity<typeof companyEntity>;

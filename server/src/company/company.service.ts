@@ -1,0 +1,45 @@
+import { randomUUID } from 'node:crypto';
+import type { Sides } from '@brine/core/advice';
+import type { Repositories } from '../database/database.ts';
+import type { Services } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
+import type { Company } from './company.entity.ts';
+
+/** The company as pages see it. */
+export interface CompanyView {
+  readonly name: string;
+  readonly schools: Sides;
+  readonly displayUnit: 'celsius' | 'fahrenheit';
+  readonly version: number;
+}
+
+export function readCompany(services: Services): Promise<CompanyView> {
+  return services.database.transaction(async (repositories) => viewOf(await theCompany(repositories)));
+}
+
+export function changeCompany(
+  services: Services,
+  change: { readonly name?: string | undefined; readonly schools?: Sides | undefined; readonly displayUnit?: CompanyView['displayUnit'] | undefined; readonly version: number },
+): Promise<CompanyView> {
+  return services.database.transaction(async (repositories) => {
+    const company = await theCompany(repositories);
+    if (company.version !== change.version) throw new AppError('conflict', 'The company was changed by somebody else meanwhile; look again');
+    if (change.name !== undefined) company.name = change.name;
+    if (change.schools !== undefined) company.schools = change.schools;
+    if (change.displayUnit !== undefined) company.displayUnit = change.displayUnit;
+    await repositories.company.save();
+    return viewOf(company);
+  });
+}
+
+/** The one company of this installation; made with a plain name where there is none yet. */
+export async function theCompany(repositories: Repositories): Promise<Company> {
+  return (
+    (await repositories.company.find()) ??
+    (await repositories.company.create({ id: randomUUID(), name: 'Our company', schools: {}, displayUnit: 'celsius' }))
+  );
+}
+
+function viewOf(company: Company): CompanyView {
+  return { name: company.name, schools: company.schools, displayUnit: company.displayUnit, version: company.version };
+}

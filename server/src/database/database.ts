@@ -1,0 +1,52 @@
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { attemptRepository } from '../auth/attempt.repository.ts';
+import { sessionRepository } from '../auth/session.repository.ts';
+import { ticketRepository } from '../auth/ticket.repository.ts';
+import { companyRepository } from '../company/company.repository.ts';
+import { controllerRepository } from '../controllers/controller.repository.ts';
+import { entryRepository } from '../jobs/entry.repository.ts';
+import { jobRepository } from '../jobs/job.repository.ts';
+import { invitationRepository } from '../people/invitation.repository.ts';
+import { personRepository } from '../people/person.repository.ts';
+import { siteRepository } from '../sites/site.repository.ts';
+import { unitRepository } from '../units/unit.repository.ts';
+
+/** Every repository on one connection. Only repositories know the ORM. */
+export function repositoriesOn(em: EntityManager) {
+  return {
+    company: companyRepository(em),
+    people: personRepository(em),
+    invitations: invitationRepository(em),
+    sessions: sessionRepository(em),
+    tickets: ticketRepository(em),
+    attempts: attemptRepository(em),
+    sites: siteRepository(em),
+    units: unitRepository(em),
+    jobs: jobRepository(em),
+    entries: entryRepository(em),
+    controllers: controllerRepository(em),
+  };
+}
+
+export type Repositories = ReturnType<typeof repositoriesOn>;
+
+/** The store: a transaction a use case, and a plain answer to "is it there?". */
+export interface Database {
+  transaction<Result>(work: (repositories: Repositories) => Promise<Result>): Promise<Result>;
+  isReady(): Promise<boolean>;
+}
+
+/** The database on an ORM. Each use case gets its own connection and identity map. */
+export function databaseOn(orm: MikroORM): Database {
+  return {
+    transaction: (work) => orm.em.fork().transactional((em) => work(repositoriesOn(em as EntityManager))),
+    isReady: async () => {
+      try {
+        await orm.em.getConnection().execute('select 1');
+        return true;
+      } catch {
+        return false;
+      }
+    },
+  };
+}

@@ -1,0 +1,26 @@
+import { companyEntity } from '../company/company.entity.ts';
+import { controllerEntity } from '../controllers/controller.entity.ts';
+import { entryEntity } from '../jobs/entry.entity.ts';
+import { invitationEntity } from '../people/invitation.entity.ts';
+import { jobEntity } from '../jobs/job.entity.ts';
+import { personEntity } from '../people/person.entity.ts';
+import { sessionEntity } from '../auth/session.entity.ts';
+import { siteEntity } from '../sites/site.entity.ts';
+import { ticketEntity } from '../auth/ticket.entity.ts';
+import { attemptEntity } from '../auth/attempt.entity.ts';
+import { unitEntity } from '../units/unit.entity.ts';
+
+/** Every table the ORM knows. */
+export const entities = [
+  companyEntity,
+  personEntity,
+  sessionEntity,
+  ticketEntity,
+  invitationEntity,
+  attemptEntity,
+  siteEntity,
+  unitEntity,
+  jobEntity,
+  entryEntity,
+  controllerEntity,
+];

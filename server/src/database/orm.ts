@@ -1,0 +1,35 @@
+import { MikroORM } from '@mikro-orm/postgresql';
+import { Migrator } from '@mikro-orm/migrations';
+import { entities } from './entities.ts';
+import { Migration0001Foundations } from './migrations/Migration0001Foundations.ts';
+import { Migration0002AppendOnly } from './migrations/Migration0002AppendOnly.ts';
+
+/** Migrations in the order they run. */
+export const migrations = [
+  { name: 'Migration0001Foundations', class: Migration0001Foundations },
+  { name: 'Migration0002AppendOnly', class: Migration0002AppendOnly },
+];
+
+/** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */
+export async function openOrm(databaseUrl: string): Promise<MikroORM> {
+  return MikroORM.init({
+    clientUrl: databaseUrl,
+    entities,
+    extensions: [Migrator],
+    discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
+    migrations: { migrationsList: migrations, snapshot: false, tableName: 'migration', allOrNothing: true, silent: true },
+    pool: { min: 0, max: 10 },
+    forceUtcTimezone: true,
+  });
+}
+
+/** Brings the tables up to this version. Safe with several processes: a lock of the database lets one go first. */
+export async function migrate(orm: MikroORM): Promise<void> {
+  const connection = orm.em.getConnection();
+  await connection.execute('select pg_advisory_lock(727401)');
+  try {
+    await orm.getMigrator().up();
+  } finally {
+    await connection.execute('select pg_advisory_unlock(727401)');
+  }
+}

@@ -1,0 +1,122 @@
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import type { ControllerDefinition } from '@brine/core/controllers';
+import type { EntryBody, PinnedDefinition } from '@brine/core/jobs';
+import { hashPassword } from '../auth/password.ts';
+import { demoFolder } from '../config.ts';
+import { storeDefinition } from '../controllers/controllers.service.ts';
+import type { Repositories } from '../database/database.ts';
+import type { Services } from '../http/context.ts';
+import { append } from '../jobs/entries.service.ts';
+import type { Role } from '../people/person.entity.ts';
+
+/** A demo sign-in, printed at the start. */
+export interface DemoPerson {
+  readonly login: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly password: string;
+}
+
+interface DemoJob {
+  readonly key: string;
+  readonly unit: string;
+  readonly title: string;
+  readonly by: string;
+  readonly at: string;
+  readonly entries: readonly (EntryBody & { readonly controller?: string })[];
+}
+
+interface DemoData {
+  readonly company: { readonly name: string; readonly displayUnit: 'celsius' | 'fahrenheit'; readonly schools: Record<string, string> };
+  readonly people: readonly DemoPerson[];
+  readonly sites: readonly { readonly key: string; readonly name: string; readonly place: string; readonly note?: string }[];
+  readonly units: readonly { readonly key: string; readonly site: string; readonly tag: string; readonly name: string; readonly plate: string }[];
+  readonly jobs: readonly DemoJob[];
+}
+
+/** Loads the Saltmarsh service company once. Later starts keep what was changed, and only print the sign-ins. */
+export async function loadDemo(services: Services): Promise<readonly DemoPerson[]> {
+  const data = JSON.parse(readFileSync(`${demoFolder}saltmarsh.json`, 'utf8')) as DemoData;
+  const fresh = await services.database.transaction(async (repositories) => {
+    const pins = await loadControllers(repositories, services.now());
+    if (await repositories.company.find()) return null;
+    await repositories.company.create({ id: idOf('company'), ...data.company });
+    await loadPeople(repositories, data, services.now());
+    await loadPlaces(repositories, data, services.now());
+    return pins;
+  });
+  if (fresh) for (const job of data.jobs) await loadEntries(services, job, fresh);
+  return data.people;
+}
+
+/** Families as they stand in `demo/controllers`; a changed file becomes a new version beside the old one. */
+async function loadControllers(repositories: Repositories, now: Date): Promise<ReadonlyMap<string, PinnedDefinition>> {
+  const pins = new Map<string, PinnedDefinition>();
+  for (const file of readdirSync(`${demoFolder}controllers`).filter((name) => name.endsWith('.controller.json'))) {
+    const definition = JSON.parse(readFileSync(`${demoFolder}controllers/${file}`, 'utf8')) as ControllerDefinition;
+    pins.set(definition.id, await storeDefinition(repositories, definition, now));
+  }
+  return pins;
+}
+
+async function loadPeople(repositories: Repositories, data: DemoData, now: Date): Promise<void> {
+  for (const person of data.people)
+    await repositories.people.create({
+      id: idOf(`person:${person.login}`),
+      login: person.login,
+      name: person.name,
+      role: person.role,
+      passwordHash: await hashPassword(person.password),
+      disabledAt: null,
+      demo: true,
+      createdAt: now,
+    });
+}
+
+async function loadPlaces(repositories: Repositories, data: DemoData, now: Date): Promise<void> {
+  for (const site of data.sites)
+    await repositories.sites.create({ id: idOf(`site:${site.key}`), name: site.name, place: site.place, note: site.note ?? '', archivedAt: null, createdAt: now });
+  for (const unit of data.units)
+    await repositories.units.create({
+      id: idOf(`unit:${unit.key}`),
+      siteId: idOf(`site:${unit.site}`),
+      name: unit.name,
+      tag: unit.tag,
+      plate: unit.plate,
+      archivedAt: null,
+      createdAt: now,
+    });
+  for (const job of data.jobs)
+    await repositories.jobs.create({
+      id: idOf(`job:${job.key}`),
+      unitId: idOf(`unit:${job.unit}`),
+      title: job.title,
+      lastSequence: 0,
+      createdBy: idOf(`person:${job.by}`),
+      createdAt: new Date(job.at),
+      archivedAt: null,
+    });
+}
+
+async function loadEntries(services: Services, job: DemoJob, pins: ReadonlyMap<string, PinnedDefinition>): Promise<void> {
+  for (const [index, entry] of job.entries.entries()) {
+    const { controller, ...body } = entry;
+    const pinned = controller === undefined ? body : { ...body, definition: pins.get(controller) };
+    const result = await append(services, idOf(`person:${job.by}`), 'demo-device', {
+      id: idOf(`entry:${job.key}:${index}`),
+      job: idOf(`job:${job.key}`),
+      deviceSequence: index + 1,
+      deviceTime: job.at,
+      seen: index,
+      body: pinned,
+    });
+    if (result.status === 'refused') throw new Error(`demo data, job ${job.key}, entry ${index}: ${result.message}`);
+  }
+}
+
+/** The same id for the same demo thing on every installation (a name-based UUID). */
+export function idOf(name: string): string {
+  const hex = createHash('sha256').update(`brine-dial-demo:${name}`).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-5${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}

@@ -1,0 +1,30 @@
+import type { Logger } from 'pino';
+import type { Config } from '../config.ts';
+import type { Database } from '../database/database.ts';
+
+/** What every use case is given: the store, the time, the configuration. Passed in, so that tests set them. */
+export interface Services {
+  readonly database: Database;
+  readonly now: () => Date;
+  readonly config: Config;
+  readonly log: Logger;
+}
+
+/** Who asks, from where. */
+export interface Caller {
+  readonly requestId: string;
+  readonly address: string;
+  /** True only for a browser on this very machine: loopback socket, loopback host name, no proxy in between. */
+  readonly onThisMachine: boolean;
+  readonly https: boolean;
+  readonly cookie: string | null;
+}
+
+/** The signed-in person a route works for. */
+export interface SignedIn {
+  readonly id: string;
+  readonly name: string;
+  readonly login: string;
+  readonly role: 'viewer' | 'technician' | 'lead';
+  readonly demo: boolean;
+}

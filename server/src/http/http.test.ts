@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { startHarness, type Harness } from '../testing/harness.ts';
+import { asAppError, errorBody, statusOf } from './errors.ts';
+import { routes } from './routes.ts';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await startHarness();
+  await harness.person('tess', 'technician');
+});
+afterAll(() => harness.stop());
+
+describe('every answer', () => {
+  test('carries a request id and headers that keep scripts of others out', async () => {
+    const { headers } = await harness.client().call('GET', '/health/live');
+    expect(headers.get('x-request-id')).toMatch(/^[0-9a-f-]{36}$/);
+    const policy = headers.get('content-security-policy')!;
+    expect(policy).toContain("script-src 'self';");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(headers.get('x-content-type-options')).toBe('nosniff');
+  });
+
+  test('names the request id in an error', async () => {
+    const answer = await harness.client().call('GET', '/api/nowhere');
+    expect(answer.status).toBe(404);
+    expect(answer.json.error.requestId).toBe(answer.headers.get('x-request-id'));
+  });
+});
+
+describe('requests that do not fit', () => {
+  test('another site’s page changes nothing', async () => {
+    const tess = harness.client();
+    await tess.signIn('tess');
+    for (const headers of [{ origin: 'https://evil.example' }, { origin: 'null' }, { 'sec-fetch-site': 'cross-site' }])
+      expect((await tess.call('POST', '/api/sites', { name: 'x' }, { headers: headers as never })).status).toBe(403);
+    expect((await tess.call('POST', '/api/sites', { name: 'x' }, { headers: { origin: 'http://localhost:4780' } })).status).toBe(201);
+  });
+
+  test('a form post is refused by its type', async () => {
+    const answer = await harness.client().call('POST', '/api/sign-in', 'login=a', { headers: { 'content-type': 'application/x-www-form-urlencoded' } });
+    expect([answer.status, answer.json.error.code]).toEqual([415, 'wrongType']);
+  });
+
+  test('no JSON is said so', async () => {
+    const answer = await harness.client().call('POST', '/api/sign-in', '{oops', { headers: { 'content-type': 'application/json' } });
+    expect([answer.status, answer.json.error.message]).toEqual([400, 'The body is no JSON']);
+  });
+
+  test('a body over the limit is refused, whatever its length header says', async () => {
+    const body = JSON.stringify({ login: 'a'.repeat(70_000), password: 'b', device: 'c' });
+    const answer = await harness.client().call('POST', '/api/sign-in', body);
+    expect([answer.status, answer.json.error.code]).toEqual([413, 'tooLarge']);
+    const lying = await harness.client().call('POST', '/api/sign-in', body, { headers: { 'content-length': '10' } });
+    expect(lying.status).toBe(413);
+  });
+
+  test('every field that does not fit is named', async () => {
+    const answer = await harness.client().call('POST', '/api/sign-in', { device: 'd' });
+    expect(answer.status).toBe(400);
+    expect(answer.json.error.problems.map((p: { field: string }) => p.field).sort()).toEqual(['body.login', 'body.password']);
+  });
+});
+
+describe('errors', () => {
+  test('an unknown throw shows nothing of itself', () => {
+    const body = errorBody(asAppError(new Error('password is hunter2')), 'r1');
+    expect(JSON.stringify(body)).not.toContain('hunter2');
+    expect(body.error).toMatchObject({ code: 'internal', requestId: 'r1' });
+  });
+
+  test('a database that does not answer is called unavailable', () => {
+    expect(asAppError(Object.assign(new Error('x'), { code: 'ECONNREFUSED' })).code).toBe('unavailable');
+  });
+
+  test('each code is documented, and each documented code exists', () => {
+    const text = readFileSync(new URL('../../../docs/errors.md', import.meta.url), 'utf8');
+    const documented = [...text.matchAll(/^\| `(\w+)` \| (\d+) \|/gm)].map((m) => [m[1], Number(m[2])]);
+    expect(Object.fromEntries(documented)).toEqual(statusOf);
+  });
+});
+
+describe('health and description', () => {
+  test('ready while the database answers', async () => {
+    expect((await harness.client().call('GET', '/health/ready')).json).toEqual({ ready: true });
+  });
+
+  test('not ready without it', async () => {
+    const down = await startHarness();
+    await down.stop();
+    const answer = await down.client().call('GET', '/health/ready');
+    expect([answer.status, answer.json]).toEqual([503, { ready: false }]);
+  });
+
+  test('the OpenAPI document describes every route', async () => {
+    const { json } = await harness.client().call('GET', '/api/openapi.json');
+    expect(json.openapi).toBe('3.1.0');
+    for (const route of routes) {
+      const operation = json.paths[`/api${route.path.replace(/:(\w+)/g, '{$1}')}`]?.[route.method];
+      expect([route.path, operation?.summary]).toEqual([route.path, route.summary]);
+      expect(Boolean(operation.requestBody)).toBe(Boolean(route.body));
+    }
+    expect(json.paths['/api/sites'].post.requestBody.content['application/json'].schema).toMatchObject({
+      type: 'object',
+      required: ['name'],
+      properties: { name: { type: 'string', maxLength: 200 } },
+    });
+  });
+});

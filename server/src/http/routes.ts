@@ -1,0 +1,21 @@
+import { authRoutes } from '../auth/auth.routes.ts';
+import { companyRoutes } from '../company/company.routes.ts';
+import { controllerRoutes } from '../controllers/controllers.routes.ts';
+import { jobRoutes } from '../jobs/jobs.routes.ts';
+import { peopleRoutes } from '../people/people.routes.ts';
+import { sheetRoutes } from '../sheets/sheets.routes.ts';
+import { siteRoutes } from '../sites/sites.routes.ts';
+import { unitRoutes } from '../units/units.routes.ts';
+import type { RouteDefinition } from './route.ts';
+
+/** Every route of the API, health and the OpenAPI document apart. */
+export const routes: readonly RouteDefinition[] = [
+  ...authRoutes,
+  ...peopleRoutes,
+  ...companyRoutes,
+  ...siteRoutes,
+  ...unitRoutes,
+  ...jobRoutes,
+  ...controllerRoutes,
+  ...sheetRoutes,
+];

@@ -1,0 +1,28 @@
+import { LockMode } from '@mikro-orm/core';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { containing, insert } from '../database/insert.ts';
+import { jobEntity, type Job } from './job.entity.ts';
+
+export function jobRepository(em: EntityManager) {
+  return {
+    byId: (id: string) => em.findOne(jobEntity, { id }) as Promise<Job | null>,
+    /** The job with its row locked until the transaction ends: sequences of one job are given out one at a time. */
+    lock: (id: string) => em.findOne(jobEntity, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE }) as Promise<Job | null>,
+    search: (text: string, unitIds: readonly string[] | null, archived: boolean, limit: number) =>
+      em.find(
+        jobEntity,
+        {
+          archivedAt: archived ? { $ne: null } : null,
+          ...(text !== '' && unitIds !== null && { $or: [{ title: { $ilike: containing(text) } }, { unitId: { $in: [...unitIds] } }] }),
+          ...(text === '' && unitIds !== null && { unitId: { $in: [...unitIds] } }),
+        },
+        { orderBy: { createdAt: 'desc' }, limit },
+      ) as Promise<Job[]>,
+    create: (job: Omit<Job, 'version'>) => insert(em, jobEntity, job as never),
+    /** Takes the next sequence, without touching the version: adding an entry is no edit of the job. */
+    async setLastSequence(job: Job, sequence: number): Promise<void> {
+      await em.nativeUpdate(jobEntity, { id: job.id }, { lastSequence: sequence });
+    },
+    save: () => em.flush(),
+  };
+}

@@ -1,0 +1,82 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { aJob, startHarness, type Client, type Harness } from '../testing/harness.ts';
+
+let harness: Harness;
+let tess: Client;
+beforeAll(async () => {
+  harness = await startHarness();
+  await harness.person('tess', 'technician');
+  tess = harness.client();
+  await tess.signIn('tess');
+});
+afterAll(() => harness.stop());
+
+const names = (answer: { json: Record<string, { name?: string; title?: string }[]> }, list: string) => answer.json[list]!.map((x) => x.name ?? x.title);
+
+describe('sites, units and jobs', () => {
+  test('are created, searched, edited and archived', async () => {
+    const { siteId, unitId, jobId } = await aJob(tess, 'Frost on the fans');
+    const site = (await tess.call('GET', `/api/sites/${siteId}`)).json.site;
+    const edited = await tess.call('PATCH', `/api/sites/${siteId}`, { name: 'South quay', version: site.version });
+    expect(edited.json.site).toMatchObject({ name: 'South quay', place: 'North', archived: false });
+    expect(names(await tess.call('GET', '/api/sites?search=SOUTH'), 'sites')).toEqual(['South quay']);
+    expect(names(await tess.call('GET', '/api/units?search=fm-2'), 'units')).toEqual(['Fish store']);
+    expect(names(await tess.call('GET', '/api/jobs?search=south'), 'jobs')).toEqual(['Frost on the fans']);
+    expect(names(await tess.call('GET', '/api/jobs?search=fish'), 'jobs')).toEqual(['Frost on the fans']);
+    expect(names(await tess.call('GET', `/api/jobs?unit=${unitId}`), 'jobs')).toEqual(['Frost on the fans']);
+    const job = (await tess.call('GET', `/api/jobs/${jobId}`)).json.job;
+    expect(job).toMatchObject({ title: 'Frost on the fans', createdBy: 'Name of tess', unit: { siteName: 'South quay', tag: 'FM-2' } });
+    await tess.call('PATCH', `/api/jobs/${jobId}`, { archived: true, version: job.version });
+    expect(names(await tess.call('GET', '/api/jobs'), 'jobs')).toEqual([]);
+    expect(names(await tess.call('GET', '/api/jobs?archived=true'), 'jobs')).toEqual(['Frost on the fans']);
+    const back = (await tess.call('GET', `/api/jobs/${jobId}`)).json.job;
+    await tess.call('PATCH', `/api/jobs/${jobId}`, { archived: false, version: back.version });
+    expect(names(await tess.call('GET', '/api/jobs'), 'jobs')).toEqual(['Frost on the fans']);
+  });
+
+  test('a search for % or _ finds those signs, not everything', async () => {
+    await tess.call('POST', '/api/sites', { name: 'Fifty %', place: '' });
+    expect(names(await tess.call('GET', '/api/sites?search=%25'), 'sites')).toEqual(['Fifty %']);
+    expect(names(await tess.call('GET', '/api/sites?search=_'), 'sites')).toEqual([]);
+  });
+
+  test('a change from an old version is refused, and nothing is overwritten', async () => {
+    const { siteId } = await aJob(tess);
+    const { version } = (await tess.call('GET', `/api/sites/${siteId}`)).json.site;
+    await tess.call('PATCH', `/api/sites/${siteId}`, { note: 'first', version });
+    const second = await tess.call('PATCH', `/api/sites/${siteId}`, { note: 'second', version });
+    expect([second.status, second.json.error.code]).toEqual([409, 'conflict']);
+    expect((await tess.call('GET', `/api/sites/${siteId}`)).json.site.note).toBe('first');
+  });
+
+  test('an archived unit takes no new job', async () => {
+    const { unitId } = await aJob(tess);
+    const { version } = (await tess.call('GET', `/api/units/${unitId}`)).json.unit;
+    await tess.call('PATCH', `/api/units/${unitId}`, { archived: true, version });
+    const answer = await tess.call('POST', '/api/jobs', { unitId, title: 'x' });
+    expect([answer.status, answer.json.error.message]).toEqual([409, expect.stringContaining('archived')]);
+  });
+
+  test.each([
+    ['/api/units', { siteId: '00000000-0000-4000-8000-000000000000', name: 'x' }, 404],
+    ['/api/units', { siteId: 'nonsense', name: 'x' }, 400],
+    ['/api/sites', { name: '   ' }, 400],
+    ['/api/sites', { name: 'x'.repeat(300) }, 400],
+    ['/api/jobs', { unitId: '00000000-0000-4000-8000-000000000000', title: 'x' }, 404],
+  ])('%s refuses %j', async (path, body, status) => {
+    expect((await tess.call('POST', path, body)).status).toBe(status);
+  });
+});
+
+describe('the company', () => {
+  test('keeps its sides; a lead changes them, and an unknown side is refused', async () => {
+    await harness.person('lena', 'lead');
+    const lena = harness.client();
+    await lena.signIn('lena');
+    const { company } = (await lena.call('GET', '/api/company')).json;
+    const changed = await lena.call('PATCH', '/api/company', { schools: { differential: 'tight' }, displayUnit: 'fahrenheit', version: company.version });
+    expect(changed.json.company).toMatchObject({ schools: { differential: 'tight' }, displayUnit: 'fahrenheit' });
+    const refused = await lena.call('PATCH', '/api/company', { schools: { differential: 'medium' }, version: changed.json.company.version });
+    expect(refused.json.error.message).toContain('expected one of tight, wide');
+  });
+});

@@ -1,0 +1,83 @@
+import { readFileSync } from 'node:fs';
+import { createServer } from 'node:https';
+import type { AddressInfo } from 'node:net';
+import { serve } from '@hono/node-server';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { theCompany } from './company/company.service.ts';
+import { readConfig, type Config } from './config.ts';
+import { databaseOn } from './database/database.ts';
+import { migrate, openOrm } from './database/orm.ts';
+import { loadDemo } from './demo/loadDemo.ts';
+import type { Services } from './http/context.ts';
+import { firstLeadLink } from './people/people.service.ts';
+
+/** Open requests get this long at a stop. */
+const GRACE_MS = 10_000;
+
+const config = read();
+const log = pino({ level: config.logLevel, base: null, redact: ['req.headers.cookie'] }, process.stderr);
+const orm = await openOrm(config.databaseUrl);
+await migrate(orm);
+const services: Services = { database: databaseOn(orm), now: () => new Date(), config, log };
+const demoPeople = config.demo ? await loadDemo(services) : [];
+if (!config.demo) await services.database.transaction(theCompany);
+const link = config.demo ? null : await firstLeadLink(services);
+
+const app = createApp(services);
+const server = serve(
+  {
+    fetch: app.fetch,
+    hostname: config.host,
+    port: config.port,
+    ...(config.tls && {
+      createServer,
+      serverOptions: { cert: readFileSync(config.tls.certificate), key: readFileSync(config.tls.key) },
+    }),
+  },
+  (address) => announce(address),
+);
+server.on('error', (error: NodeJS.ErrnoException) => {
+  const reason = error.code === 'EADDRINUSE' ? `port ${config.port} is taken; choose another with --port` : error.message;
+  process.stderr.write(`Brine Dial cannot serve: ${reason}\n`);
+  process.exit(1);
+});
+
+let stopping = false;
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void stop(signal));
+
+async function stop(signal: string): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  log.info({ signal }, 'stopping');
+  const force = setTimeout(() => process.exit(1), GRACE_MS);
+  force.unref();
+  await new Promise<void>((resolve) => {
+    server.close(() => resolve());
+    (server as { closeIdleConnections?: () => void }).closeIdleConnections?.();
+  });
+  await orm.close(true);
+  process.exit(0);
+}
+
+/** What a person at the terminal needs: the address, the demo sign-ins or the first link. One line starts with READY for scripts. */
+function announce(address: AddressInfo): void {
+  const scheme = config.tls ? 'https' : 'http';
+  const host = ['0.0.0.0', '::'].includes(config.host) ? 'localhost' : config.host;
+  const url = config.publicUrl ?? `${scheme}://${host}:${address.port}`;
+  const out = [`READY ${url}`, '', `Brine Dial is at ${url}`];
+  for (const person of demoPeople) out.push(`  ${person.role.padEnd(11)} ${person.login.padEnd(6)} ${person.password}`);
+  if (demoPeople.length > 0) out.push('  (demo sign-ins work on this machine only)');
+  if (link) out.push('Nobody leads yet. Open this link once to become the first lead:', `  ${url}/link/${link.token}`, `  (good until ${link.expiresAt})`);
+  out.push('Ctrl-C stops everything.');
+  process.stdout.write(`${out.join('\n')}\n`);
+}
+
+function read(): Config {
+  try {
+    return readConfig(process.env);
+  } catch (error) {
+    process.stderr.write(`${(error as Error).message}\n`);
+    return process.exit(2);
+  }
+}

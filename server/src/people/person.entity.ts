@@ -1,0 +1,24 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+
+export const roles = ['viewer', 'technician', 'lead'] as const;
+export type Role = (typeof roles)[number];
+
+/** Somebody who may sign in. Without a password the invitation has not been taken yet. */
+export const personEntity = defineEntity({
+  name: 'Person',
+  tableName: 'person',
+  properties: {
+    id: p.uuid().primary(),
+    login: p.string().unique(),
+    name: p.string(),
+    role: p.string().$type<Role>(),
+    passwordHash: p.string().nullable(),
+    disabledAt: p.datetime().nullable(),
+    /** Demo people sign in on this machine only. */
+    demo: p.boolean(),
+    createdAt: p.datetime(),
+    version: p.integer().version(),
+  },
+});
+
+export type Person = InferEntity<typeof personEntity>;

@@ -1,0 +1,59 @@
+import { randomUUID } from 'node:crypto';
+import type { Repositories } from '../database/database.ts';
+import type { Services } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
+import type { Site } from './site.entity.ts';
+
+/** A site as pages see it. */
+export interface SiteView {
+  readonly id: string;
+  readonly name: string;
+  readonly place: string;
+  readonly note: string;
+  readonly archived: boolean;
+  readonly version: number;
+}
+
+/** Longest list in one answer; a search narrows it. */
+export const MOST_LISTED = 200;
+
+export function listSites(services: Services, search: string, archived: boolean): Promise<readonly SiteView[]> {
+  return services.database.transaction(async (repositories) => (await repositories.sites.search(search, archived, MOST_LISTED)).map(siteView));
+}
+
+export function readSite(services: Services, id: string): Promise<SiteView> {
+  return services.database.transaction(async (repositories) => siteView(await mustFindSite(repositories, id)));
+}
+
+export function createSite(services: Services, site: { readonly name: string; readonly place: string; readonly note: string }): Promise<SiteView> {
+  return services.database.transaction(async (repositories) =>
+    siteView(await repositories.sites.create({ id: randomUUID(), ...site, archivedAt: null, createdAt: services.now() })),
+  );
+}
+
+export function changeSite(
+  services: Services,
+  id: string,
+  change: { readonly name?: string | undefined; readonly place?: string | undefined; readonly note?: string | undefined; readonly archived?: boolean | undefined; readonly version: number },
+): Promise<SiteView> {
+  return services.database.transaction(async (repositories) => {
+    const site = await mustFindSite(repositories, id);
+    if (site.version !== change.version) throw new AppError('conflict', `${site.name} was changed by somebody else meanwhile; look again`);
+    if (change.name !== undefined) site.name = change.name;
+    if (change.place !== undefined) site.place = change.place;
+    if (change.note !== undefined) site.note = change.note;
+    if (change.archived !== undefined) site.archivedAt = change.archived ? (site.archivedAt ?? services.now()) : null;
+    await repositories.sites.save();
+    return siteView(site);
+  });
+}
+
+export async function mustFindSite(repositories: Repositories, id: string): Promise<Site> {
+  const site = await repositories.sites.byId(id);
+  if (!site) throw new AppError('notFound', 'No such site');
+  return site;
+}
+
+export function siteView(site: Site): SiteView {
+  return { id: site.id, name: site.name, place: site.place, note: site.note, archived: site.archivedAt !== null, version: site.version };
+}
