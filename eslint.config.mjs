@@ -9,6 +9,7 @@ const rooms = {
   files: [],
   controllers: ['quantities', 'settings', 'files'],
   advice: ['quantities', 'settings', 'files'],
+  panel: ['quantities', 'settings', 'controllers'],
   jobs: ['quantities', 'settings', 'controllers', 'advice', 'files'],
   handover: ['quantities', 'settings', 'controllers', 'advice', 'jobs'],
 };

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import { parseJson, isFileProblem } from '@brine/core/files';
+import type { PinnedDefinition } from '@brine/core/jobs';
+import { ApiError, call } from '../shared/api/client.ts';
+import { definitionByHash } from '../shared/job/definitions.ts';
+import { useControllers } from '../shared/job/useControllers.ts';
+import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
+import AppButton from '../shared/ui/AppButton.vue';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import ControlDetail from './ControlDetail.vue';
+
+const props = defineProps<{ hash?: string }>();
+const session = useSession();
+const router = useRouter();
+const { controllers, problem, reload } = useControllers();
+const chooser = ref<HTMLInputElement | null>(null);
+const refused = ref<{ message: string; faults: readonly { field: string; message: string }[] } | null>(null);
+const chosen = computed(() => props.hash || controllers.value[0]?.hash);
+const definition = computed(() => definitionByHash(chosen.value));
+useJumpTargets(() => controllers.value.map((c) => ({ id: `control:${c.hash}`, title: c.family, detail: `${c.version}, ${c.parameters} codes`, words: c.summary, go: () => void router.push(`/controls/${c.hash}`) })));
+
+async function importFile(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  refused.value = null;
+  const parsed = parseJson(await file.text());
+  if (isFileProblem(parsed)) {
+    refused.value = { message: `${file.name}: ${parsed.message}`, faults: [] };
+    return;
+  }
+  try {
+    const { controller } = await call<{ controller: PinnedDefinition }>('POST', '/controllers', { body: { definition: parsed.data } });
+    await reload();
+    await router.push(`/controls/${controller.hash}`);
+  } catch (error) {
+    const { message, problems } = error as ApiError;
+    refused.value = { message: `${file.name}: ${message}`, faults: problems };
+  }
+}
+</script>
+
+<template>
+  <div class="grid flex-1 lg:grid-cols-[minmax(0,20rem)_minmax(0,1fr)]">
+    <section class="border-b border-hairline px-4 py-5 sm:px-5 lg:border-r lg:border-b-0" aria-label="Families">
+      <h1>Controls</h1>
+      <ul class="mt-3 border-t border-ink">
+        <li v-for="c in controllers" :key="c.hash">
+          <RouterLink :to="`/controls/${c.hash}`" class="block border-b border-hairline px-2 py-2" :class="{ 'bg-band': c.hash === chosen }"><span class="font-medium">{{ c.family }}</span> <span class="hint">{{ c.version }}, {{ c.parameters }} codes<template v-if="!c.newest">, older</template></span><span class="hint block">{{ c.summary }}</span></RouterLink>
+        </li>
+      </ul>
+      <FormProblem class="mt-3" :message="problem" />
+      <p v-if="controllers.length === 0 && !problem" class="mt-3">No families yet. Take in a <code class="font-mono">*.controller.json</code>; `docs/formats` describes it.</p>
+      <div v-if="session.mayWrite" class="mt-4">
+        <input ref="chooser" type="file" accept=".json,application/json" class="hidden" data-test="controller-file" @change="importFile" />
+        <AppButton @click="chooser?.click()">Take in a definition</AppButton>
+      </div>
+      <div v-if="refused" role="alert" class="mt-3 border-l-4 border-alarm bg-alarm-wash px-3 py-2 text-[14px]">
+        <p>{{ refused.message }}</p>
+        <ul v-if="refused.faults.length > 0" class="mt-1"><li v-for="fault in refused.faults.slice(0, 20)" :key="fault.field + fault.message"><code class="font-mono text-[13px]">{{ fault.field }}</code>: {{ fault.message }}</li></ul>
+        <p v-if="refused.faults.length > 20">and {{ refused.faults.length - 20 }} more: <code class="font-mono">npx brine controller check</code> lists them all.</p>
+      </div>
+    </section>
+    <section class="bg-sheet px-4 py-5 sm:px-6" aria-label="Definition"><ControlDetail v-if="definition" :definition="definition" /></section>
+  </div>
+</template>

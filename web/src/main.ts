@@ -1,0 +1,18 @@
+import '@fontsource/barlow/latin-400.css';
+import '@fontsource/barlow/latin-500.css';
+import '@fontsource/barlow/latin-600.css';
+import '@fontsource/barlow-semi-condensed/latin-500.css';
+import '@fontsource/barlow-semi-condensed/latin-600.css';
+import '@fontsource/spline-sans-mono/latin-400.css';
+import '@fontsource/spline-sans-mono/latin-600.css';
+import './shared/ui/displayFont.css';
+import './styles.css';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { createAppRouter } from './router.ts';
+
+const app = createApp(App);
+app.use(createPinia());
+app.use(createAppRouter());
+app.mount('#app');

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue';
+import { groupTitle, printShown } from '@brine/core/handover';
+import type { ProgramRow } from '@brine/core/jobs';
+import { panelWords } from '@brine/core/panel';
+import { useJob } from '../shared/job/useJob.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
+import AppButton from '../shared/ui/AppButton.vue';
+import CabinetRow from './CabinetRow.vue';
+import SayDialog from './SayDialog.vue';
+import type { Cabinet } from './useCabinet.ts';
+
+const props = defineProps<{ cabinet: Cabinet }>();
+const job = useJob();
+const session = useSession();
+const asking = ref<'showsElse' | 'skip' | null>(null);
+const display = computed(() => job.program.value.display!);
+const groups = computed(() => {
+  const list: { title: string; rows: ProgramRow[] }[] = [];
+  for (const row of props.cabinet.rows.value) {
+    const title = groupTitle(row);
+    if (list.at(-1)?.title === title) list.at(-1)!.rows.push(row);
+    else list.push({ title, rows: [row] });
+  }
+  return list.map((group, i) => ({ ...group, key: `${group.title}-${i}` }));
+});
+const current = computed(() => props.cabinet.current.value);
+const timeOut = computed(() => (job.replacement.value ? (panelWords(job.replacement.value)?.timeOut ?? '') : ''));
+watch(current, async (row) => {
+  await nextTick();
+  document.querySelector(`[data-code="${CSS.escape(row?.code ?? '')}"]`)?.scrollIntoView({ block: 'nearest' });
+});
+</script>
+
+<template>
+  <div>
+    <table class="table-plain" data-test="cabinet">
+      <thead>
+        <tr><th class="w-10"><span class="sr-only">Done</span></th><th class="w-20">Code</th><th>Meaning</th><th class="w-36 !text-right">Found</th><th class="w-44 !text-right">Set to</th></tr>
+      </thead>
+      <tbody v-for="group in groups" :key="group.key">
+        <tr><th colspan="5" scope="rowgroup" class="!border-hairline bg-band !px-2 !text-[14px] !font-semibold !text-ink">{{ group.title }}</th></tr>
+        <CabinetRow
+          v-for="row in group.rows"
+          :key="row.code"
+          :row="row"
+          :display="display"
+          :current="row.code === current?.code"
+          :may-write="session.mayWrite"
+          @choose="cabinet.goTo(row.code)"
+          @tick="row.state === 'open' ? cabinet.keyedIn(row) : cabinet.reopen(row)"
+        />
+      </tbody>
+    </table>
+    <div v-if="session.mayWrite && current" class="sticky bottom-[150px] z-10 flex flex-wrap items-center gap-3 border-t border-hairline bg-paper py-2.5">
+      <AppButton kind="primary" data-test="keyed-in" @click="cabinet.keyedIn()">Keyed in <span class="font-mono">{{ current.code }} {{ printShown(current.parameter, current.value, display) }}</span> · Enter</AppButton>
+      <AppButton data-test="shows-else" @click="asking = 'showsElse'">Shows something else</AppButton>
+      <AppButton kind="quiet" data-test="skip" @click="asking = 'skip'">Skip, say why</AppButton>
+      <span class="hint ml-auto">{{ timeOut }}</span>
+    </div>
+    <SayDialog v-if="asking && current" :asking="asking" :row="current" :display="display" @close="asking = null" @shows-else="cabinet.showsElse" @skip="cabinet.skip" />
+  </div>
+</template>

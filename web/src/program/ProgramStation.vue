@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import { settingsFromCode } from '@brine/core/jobs';
+import { printShown } from '@brine/core/handover';
+import type { SettingId, SettingValues } from '@brine/core/settings';
+import { useJob } from '../shared/job/useJob.ts';
+import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
+import TheRule from '../shared/rule/TheRule.vue';
+import { useSession } from '../shared/session/sessionStore.ts';
+import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import CabinetView from './CabinetView.vue';
+import CompareView from './CompareView.vue';
+import PlanView from './PlanView.vue';
+import ProgramAside from './ProgramAside.vue';
+
+type View = 'plan' | 'cabinet' | 'compare';
+const props = defineProps<{ view?: string }>();
+const job = useJob();
+const session = useSession();
+const router = useRouter();
+const program = computed(() => job.program.value);
+const view = computed<View>(() => (props.view === 'cabinet' || props.view === 'compare' ? props.view : 'plan'));
+const views = [
+  { id: 'plan' as const, name: 'Plan' },
+  { id: 'cabinet' as const, name: 'At the cabinet' },
+  { id: 'compare' as const, name: 'Compare' },
+];
+const family = computed(() => job.replacement.value?.family);
+const heading = computed(() => (view.value === 'plan' ? `Planned for the ${job.job.value?.unit.name ?? 'unit'}` : view.value === 'cabinet' ? `Key these into the ${family.value ?? 'new control'}` : 'Found, and set'));
+const differing = computed(() => program.value.rows.filter((row) => row.differs).length);
+const summary = computed(() => {
+  if (view.value === 'plan') return `${program.value.chosen.length} values, ${program.value.chosen.filter((c) => c.changed).length} changed by hand`;
+  return `${program.value.rows.length} values in menu order · ${differing.value} differ from what was found`;
+});
+const go = (next: View) => router.push(`/jobs/${job.id}/program/${next}`);
+const inForce = computed<SettingValues>(() => {
+  const target = job.replacement.value;
+  if (!target) return program.value.values;
+  return Object.assign({}, ...program.value.rows.map((row) => settingsFromCode(target, program.value.rows, row.code, row.value)), target.fixed) as SettingValues;
+});
+const change = (values: SettingValues) =>
+  job.write(...(Object.keys(values) as SettingId[]).map((setting) => ({ kind: 'planned' as const, setting, value: values[setting]!, why: 'moved on the rule' })));
+
+useJumpTargets(() =>
+  program.value.rows.map((row) => ({
+    id: `code:${row.code}`,
+    title: row.code,
+    detail: `${row.parameter.name}, ${program.value.display ? printShown(row.parameter, row.value, program.value.display) : ''}`,
+    words: row.settings.join(' '),
+    go: () => void router.push({ path: `/jobs/${job.id}/program/cabinet`, query: { code: row.code } }),
+  })),
+);
+</script>
+
+<template>
+  <div v-if="!program.unit" class="px-5 py-6">
+    <h2>No plan yet</h2>
+    <p class="mt-1">The plan is computed from what the unit is. <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Answer the open questions in Survey</RouterLink>.</p>
+  </div>
+  <div v-else class="flex min-h-0 flex-1 flex-col">
+    <div class="grid flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
+      <section class="min-w-0 px-4 py-4 sm:px-5" :class="{ 'max-md:hidden-heading': view === 'cabinet' }">
+        <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+          <h2 class="text-[21px]">{{ heading }}</h2>
+          <span class="hint">{{ summary }}</span>
+          <span class="flex-1"></span>
+          <SegmentedControl label="View" :options="views" :model-value="view" @update:model-value="go" />
+        </div>
+        <PlanView v-if="view === 'plan'" class="mt-3" />
+        <p v-else-if="!family" class="mt-5">{{ job.newPin.value ? 'Loading the definition of the new control …' : '' }}<template v-if="!job.newPin.value">No new control is chosen. <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Choose it in Survey</RouterLink>; its codes then stand here.</template></p>
+        <CabinetView v-else-if="view === 'cabinet'" class="mt-3" />
+        <CompareView v-else class="mt-3" />
+      </section>
+      <ProgramAside :class="{ 'max-md:hidden': view === 'cabinet' }" />
+    </div>
+    <div class="sticky bottom-0 border-t border-ink bg-paper max-md:static" :class="{ 'max-md:hidden': view === 'cabinet' }">
+      <TheRule :values="inForce" :findings="program.findings" :unit="program.unit" :editable="session.mayWrite" @change="change" />
+    </div>
+  </div>
+</template>

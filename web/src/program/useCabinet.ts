@@ -1,0 +1,70 @@
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import type { ProgramRow } from '@brine/core/jobs';
+import { useJob } from '../shared/job/useJob.ts';
+
+/** Keying in, one code after the other: where one stands, and what one says of it. */
+export function useCabinet() {
+  const job = useJob();
+  const route = useRoute();
+  const rows = computed(() => job.program.value.rows);
+  const currentCode = ref<string | null>(typeof route.query['code'] === 'string' ? route.query['code'] : null);
+  const current = computed<ProgramRow | null>(() => rows.value.find((row) => row.code === currentCode.value) ?? rows.value.find((row) => row.state === 'open') ?? rows.value[0] ?? null);
+  const index = computed(() => rows.value.findIndex((row) => row.code === current.value?.code));
+  const settled = computed(() => rows.value.filter((row) => row.state !== 'open').length);
+  const allDone = computed(() => rows.value.length > 0 && settled.value === rows.value.length);
+
+  watch(
+    () => route.query['code'],
+    (code) => typeof code === 'string' && (currentCode.value = code),
+  );
+
+  function move(by: number): void {
+    const next = rows.value[Math.min(Math.max(index.value + by, 0), rows.value.length - 1)];
+    if (next) currentCode.value = next.code;
+  }
+
+  /** On to the next open code after this one, else the first open one, else stay. */
+  function advance(): void {
+    const open = (row: ProgramRow) => row.state === 'open' && row.code !== current.value?.code;
+    const next = rows.value.slice(index.value + 1).find(open) ?? rows.value.find(open);
+    if (next) currentCode.value = next.code;
+  }
+
+  async function say(row: ProgramRow, state: 'keyed' | 'showsElse' | 'skipped' | null, more: { shown?: string; why?: string } = {}): Promise<void> {
+    await job.write({ kind: 'keyed', code: row.code, state, value: row.value, ...more });
+  }
+
+  async function keyedIn(row = current.value): Promise<void> {
+    if (!row) return;
+    currentCode.value = row.code;
+    await say(row, 'keyed');
+    advance();
+  }
+
+  async function showsElse(shown: string, row = current.value): Promise<void> {
+    if (!row || shown.trim() === '') return;
+    await say(row, 'showsElse', { shown: shown.trim().slice(0, 40) });
+    advance();
+  }
+
+  async function skip(why: string, row = current.value): Promise<void> {
+    if (!row) return;
+    await say(row, 'skipped', { why: why.trim().slice(0, 2000) });
+    advance();
+  }
+
+  /** Takes a tick back. */
+  async function reopen(row: ProgramRow): Promise<void> {
+    currentCode.value = row.code;
+    await say(row, null);
+  }
+
+  function goTo(code: string): void {
+    currentCode.value = code;
+  }
+
+  return { rows, current, index, settled, allDone, move, keyedIn, showsElse, skip, reopen, goTo };
+}
+
+export type Cabinet = ReturnType<typeof useCabinet>;

@@ -1,0 +1,73 @@
+import type { Sides } from '@brine/core/advice';
+import type { AcceptedEntry, PinnedDefinition } from '@brine/core/jobs';
+
+/** Shapes of the API, as the server's services define them. */
+export type Role = 'viewer' | 'technician' | 'lead';
+
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly login: string;
+  readonly role: Role;
+  readonly demo: boolean;
+}
+
+export interface Company {
+  readonly name: string;
+  readonly schools: Sides;
+  readonly displayUnit: 'celsius' | 'fahrenheit';
+  readonly version: number;
+}
+
+export interface Site {
+  readonly id: string;
+  readonly name: string;
+  readonly place: string;
+  readonly note: string;
+  readonly archived: boolean;
+  readonly version: number;
+}
+
+export interface Unit {
+  readonly id: string;
+  readonly siteId: string;
+  readonly siteName: string;
+  readonly name: string;
+  readonly tag: string;
+  readonly plate: string;
+  readonly archived: boolean;
+  readonly version: number;
+}
+
+export interface Job {
+  readonly id: string;
+  readonly title: string;
+  readonly unit: Unit;
+  readonly createdAt: string;
+  readonly createdBy: string;
+  readonly lastSequence: number;
+  readonly archived: boolean;
+  readonly version: number;
+}
+
+export interface EntryPage {
+  readonly entries: readonly AcceptedEntry[];
+  readonly names: Readonly<Record<string, string>>;
+  readonly more: boolean;
+}
+
+export type EntryResult =
+  | { readonly id: string; readonly status: 'accepted'; readonly sequence: number; readonly receivedAt: string }
+  | { readonly id: string; readonly status: 'refused'; readonly code: string; readonly message: string };
+
+export interface ControllerLine extends PinnedDefinition {
+  readonly summary: string;
+  readonly parameters: number;
+  readonly newest: boolean;
+}
+
+export interface PersonLine extends Person {
+  readonly disabled: boolean;
+  readonly invited: boolean;
+  readonly version: number;
+}

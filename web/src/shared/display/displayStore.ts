@@ -1,0 +1,41 @@
+import { defineStore } from 'pinia';
+import { computed, ref, watch, watchEffect } from 'vue';
+import { printFor, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
+import { printValue, settingOf, type SettingId, type SettingValue } from '@brine/core/settings';
+import { useSession } from '../session/sessionStore.ts';
+
+const UNIT = 'brine-unit';
+const THEME = 'brine-theme';
+
+/** How this reader wants to see things: °F or °C everywhere at once, and the theme. Kept on the device. */
+export const useDisplay = defineStore('display', () => {
+  const session = useSession();
+  const chosen = ref<TemperatureUnit | null>(read(UNIT, ['degC', 'degF']));
+  const theme = ref<'paper' | 'box'>(read(THEME, ['paper', 'box']) ?? 'paper');
+
+  const unit = computed<TemperatureUnit>(() => chosen.value ?? (session.company?.displayUnit === 'celsius' ? 'degC' : 'degF'));
+  const symbol = computed(() => (unit.value === 'degF' ? '°F' : '°C'));
+  const otherSymbol = computed(() => (unit.value === 'degF' ? '°C' : '°F'));
+
+  watch(chosen, (value) => value && localStorage.setItem(UNIT, value));
+  watch(theme, (value) => localStorage.setItem(THEME, value));
+  watchEffect(() => document.documentElement.setAttribute('data-theme', theme.value));
+
+  function switchUnit(): void {
+    chosen.value = unit.value === 'degF' ? 'degC' : 'degF';
+  }
+
+  function switchTheme(): void {
+    theme.value = theme.value === 'paper' ? 'box' : 'paper';
+  }
+
+  const show = (q: Quantity) => printFor(q, unit.value);
+  const showSetting = (id: SettingId, value: SettingValue) => printValue(settingOf(id), value, unit.value);
+
+  return { unit, symbol, otherSymbol, theme, switchUnit, switchTheme, show, showSetting };
+});
+
+function read<Choice extends string>(key: string, choices: readonly Choice[]): Choice | null {
+  const value = localStorage.getItem(key) as Choice | null;
+  return value !== null && choices.includes(value) ? value : null;
+}

@@ -1,0 +1,27 @@
+import { shallowRef, triggerRef, type ShallowRef } from 'vue';
+import type { ControllerDefinition } from '@brine/core/controllers';
+import { call } from '../api/client.ts';
+
+const known: ShallowRef<Map<string, ControllerDefinition>> = shallowRef(new Map());
+const asked = new Set<string>();
+
+/** A definition by hash, loaded once; null until it is there. Versions never change, so they are kept for the whole visit. */
+export function definitionByHash(hash: string | undefined): ControllerDefinition | null {
+  if (hash === undefined) return null;
+  const found = known.value.get(hash);
+  if (found) return found;
+  if (!asked.has(hash)) void load(hash);
+  return null;
+}
+
+async function load(hash: string): Promise<void> {
+  asked.add(hash);
+  try {
+    const { definition } = await call<{ definition: ControllerDefinition }>('GET', `/controllers/${hash}`);
+    known.value.set(hash, definition);
+    triggerRef(known);
+  } catch {
+    asked.delete(hash); // Asked for again when a page next needs it.
+    setTimeout(() => triggerRef(known), 3000);
+  }
+}

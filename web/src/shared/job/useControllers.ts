@@ -1,0 +1,21 @@
+import { ref, shallowRef } from 'vue';
+import { ApiError, call } from '../api/client.ts';
+import type { ControllerLine } from '../api/types.ts';
+
+const controllers = shallowRef<readonly ControllerLine[]>([]);
+const problem = ref<string | null>(null);
+
+/** The library of families, asked for each time a page needs it; the last answer stays while the server is away. */
+export function useControllers() {
+  void reload();
+  return { controllers, problem, reload };
+}
+
+async function reload(): Promise<void> {
+  try {
+    controllers.value = (await call<{ controllers: ControllerLine[] }>('GET', '/controllers')).controllers;
+    problem.value = null;
+  } catch (error) {
+    problem.value = controllers.value.length > 0 ? null : (error as ApiError).message;
+  }
+}

@@ -1,0 +1,126 @@
+import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue';
+import {
+  conflictsOf,
+  fold,
+  programOf,
+  progressOf,
+  standing,
+  type AcceptedEntry,
+  type Conflict,
+  type EntryBody,
+  type JobState,
+  type Program,
+} from '@brine/core/jobs';
+import { ApiError, call } from '../api/client.ts';
+import type { EntryPage, Job } from '../api/types.ts';
+import { useOutbox } from '../outbox/outboxStore.ts';
+import { useSession } from '../session/sessionStore.ts';
+import { definitionByHash } from './definitions.ts';
+
+/** How often other people's entries are asked for while the page is looked at. */
+const POLL_MS = 3000;
+
+/** One job on this page: its stream, what is computed from it, and the way to write to it. */
+export function openJob(id: string) {
+  const outbox = useOutbox();
+  const session = useSession();
+  const job = ref<Job | null>(null);
+  const problem = ref<string | null>(null);
+  const accepted = shallowRef<ReadonlyMap<string, AcceptedEntry>>(new Map());
+  const names = ref<Readonly<Record<string, string>>>({});
+  /** Everything up to here was given to this page: what it has seen. */
+  const seen = ref(0);
+  const loaded = ref(false);
+
+  const pending = computed(() => outbox.entries.filter((w) => w.entry.job === id).map((w) => w.entry));
+  const state = computed<JobState>(() => fold([...accepted.value.values()], pending.value));
+  const oldPin = computed(() => standing(state.value, 'control:old', 'control')?.definition ?? null);
+  const newPin = computed(() => standing(state.value, 'control:new', 'control')?.definition ?? null);
+  const old = computed(() => definitionByHash(oldPin.value?.hash));
+  const replacement = computed(() => definitionByHash(newPin.value?.hash));
+  const program = computed<Program>(() =>
+    programOf({
+      state: state.value,
+      name: job.value?.unit.name ?? '',
+      old: old.value,
+      replacement: replacement.value,
+      companyDefaults: session.company?.schools ?? {},
+    }),
+  );
+  const progress = computed(() => progressOf(state.value, program.value));
+  const conflicts = computed<readonly Conflict[]>(() => conflictsOf(state.value));
+
+  function keep(entries: readonly AcceptedEntry[]): void {
+    if (entries.length === 0) return;
+    const next = new Map(accepted.value);
+    for (const entry of entries) if (entry.job === id) next.set(entry.id, entry);
+    accepted.value = next;
+  }
+
+  async function loadJob(): Promise<void> {
+    try {
+      job.value = (await call<{ job: Job }>('GET', `/jobs/${id}`)).job;
+      problem.value = null;
+    } catch (error) {
+      if (error instanceof ApiError && !error.isTransient) problem.value = error.message;
+    }
+  }
+
+  async function loadEntries(): Promise<void> {
+    for (let more = true; more; ) {
+      const page = await call<EntryPage>('GET', `/jobs/${id}/entries?after=${seen.value}`);
+      keep(page.entries);
+      names.value = { ...names.value, ...page.names };
+      seen.value = Math.max(seen.value, ...page.entries.map((e) => e.sequence));
+      more = page.more;
+    }
+    loaded.value = true;
+  }
+
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  async function poll(): Promise<void> {
+    try {
+      if (!job.value) await loadJob();
+      if (document.visibilityState === 'visible' || !loaded.value) await loadEntries();
+    } catch {
+      // The server is away: what was typed waits in the outbox, and the next round asks again.
+    }
+    timer = setTimeout(() => void poll(), POLL_MS);
+  }
+
+  const stopListening = outbox.onAccepted(keep);
+  onScopeDispose(() => {
+    clearTimeout(timer);
+    stopListening();
+  });
+  void poll();
+
+  /** Writes entries under the person signed in. Returns once they are safe on this device. */
+  async function write(...bodies: readonly EntryBody[]): Promise<void> {
+    if (!session.person || !session.mayWrite || bodies.length === 0) return;
+    await outbox.add(session.person, id, seen.value, bodies);
+  }
+
+  /** The name of an entry's author, as far as this page knows it. */
+  function nameOf(author: string): string {
+    return names.value[author] ?? (author === session.person?.id ? session.person.name : outbox.entries.find((w) => w.entry.author === author)?.authorName) ?? 'somebody';
+  }
+
+  return { id, job, problem, loaded, state, seen, oldPin, newPin, old, replacement, program, progress, conflicts, pending, write, nameOf, reload: loadJob };
+}
+
+export type OpenJob = ReturnType<typeof openJob>;
+
+const key: InjectionKey<OpenJob> = Symbol('job');
+
+/** Gives the job to the stations below. */
+export function provideJob(job: OpenJob): void {
+  provide(key, job);
+}
+
+/** The job of the station this is part of. */
+export function useJob(): OpenJob {
+  const job = inject(key);
+  if (!job) throw new Error('useJob needs a job page above it');
+  return job;
+}

@@ -1,0 +1,143 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import type { AcceptedEntry, EntryBody } from '@brine/core/jobs';
+import type { Person } from '../api/types.ts';
+import { call } from '../api/client.ts';
+import { sendAll } from './sender.ts';
+import { openStorage, type OutboxStorage, type WaitingEntry } from './storage.ts';
+
+const FIRST_RETRY_MS = 1500;
+const LONGEST_RETRY_MS = 20_000;
+
+/** Entries on their way to the server: kept in the browser's database until they are accepted, whoever is signed in. */
+export const useOutbox = defineStore('outbox', () => {
+  const entries = shallowRef<readonly WaitingEntry[]>([]);
+  const serverAway = ref(false);
+  const mustSignIn = ref<readonly string[]>([]);
+  const acceptedListeners = new Set<(accepted: readonly AcceptedEntry[]) => void>();
+  const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('brine-outbox');
+  let storage: OutboxStorage | null = null;
+  let sending: Promise<void> | null = null;
+  let again = false;
+  let retry = FIRST_RETRY_MS;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const waiting = computed(() => entries.value.filter((w) => w.state === 'waiting'));
+  const refused = computed(() => entries.value.filter((w) => w.state === 'refused'));
+
+  async function open(): Promise<OutboxStorage> {
+    if (storage) return storage;
+    storage = await openStorage();
+    tabs?.addEventListener('message', () => void refresh());
+    addEventListener('online', () => void send());
+    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void send());
+    return storage;
+  }
+
+  async function refresh(): Promise<void> {
+    entries.value = await (await open()).entries();
+  }
+
+  /** Looks what an earlier visit left and sends it. */
+  async function start(): Promise<void> {
+    await refresh();
+    void send();
+  }
+
+  /** Keeps an entry and sends it as soon as the server answers. Returns once it is safe in the browser's database. */
+  async function add(author: Pick<Person, 'id' | 'name'>, job: string, seen: number, bodies: readonly EntryBody[]): Promise<void> {
+    const store = await open();
+    for (const body of bodies) await store.add(author, job, seen, body, new Date());
+    await refresh();
+    tabs?.postMessage('changed');
+    void send();
+  }
+
+  /** Sends now; calls that come meanwhile lead to one more round. */
+  function send(): Promise<void> {
+    if (sending) {
+      again = true;
+      return sending;
+    }
+    clearTimeout(timer);
+    sending = round().finally(() => {
+      sending = null;
+      if (again) {
+        again = false;
+        void send();
+      }
+    });
+    return sending;
+  }
+
+  async function round(): Promise<void> {
+    const store = await open();
+    const result = await sendAll(store);
+    serverAway.value = result.serverAway;
+    mustSignIn.value = result.mustSignIn;
+    const accepted = result.accepted.map(({ waiting: w, sequence, receivedAt }): AcceptedEntry => ({ ...w.entry, sequence, receivedAt }));
+    // Told before the waiting ones go, so that a value never disappears in between.
+    for (const listener of acceptedListeners) listener(accepted);
+    await refresh();
+    await dropIdleTickets(store);
+    if (accepted.length > 0) tabs?.postMessage('changed');
+    if (result.serverAway) {
+      timer = setTimeout(() => void send(), retry);
+      retry = Math.min(retry * 2, LONGEST_RETRY_MS);
+    } else retry = FIRST_RETRY_MS;
+  }
+
+  /** Tickets of people who signed out here are ended once nothing of theirs waits. */
+  const signedIn = ref<string | null>(null);
+  async function dropIdleTickets(store: OutboxStorage): Promise<void> {
+    for (const ticket of await store.tickets()) {
+      if (ticket.author === signedIn.value || entries.value.some((w) => w.entry.author === ticket.author)) continue;
+      await store.dropTicket(ticket.author);
+      await call('DELETE', '/ticket', { ticket: ticket.ticket }).catch(() => undefined);
+    }
+  }
+
+  async function device(): Promise<string> {
+    return (await open()).device();
+  }
+
+  async function keepTicket(person: Person, ticket: string | null): Promise<void> {
+    signedIn.value = person.id;
+    if (ticket !== null) await (await open()).keepTicket({ author: person.id, authorName: person.name, ticket });
+    void send();
+  }
+
+  /** True where this device holds a ticket for the person. */
+  async function hasTicket(personId: string): Promise<boolean> {
+    signedIn.value = personId;
+    return (await (await open()).tickets()).some((t) => t.author === personId);
+  }
+
+  function signedOut(): void {
+    signedIn.value = null;
+    void send();
+  }
+
+  /** Takes a refused entry out of the outbox, on its author's wish. */
+  async function discard(id: string): Promise<void> {
+    await (await open()).remove(id);
+    await refresh();
+    tabs?.postMessage('changed');
+  }
+
+  /** Sends a refused entry once more. */
+  async function tryAgain(id: string): Promise<void> {
+    const found = entries.value.find((w) => w.entry.id === id);
+    if (!found) return;
+    await (await open()).update({ ...found, state: 'waiting', problem: null });
+    await refresh();
+    void send();
+  }
+
+  function onAccepted(listener: (accepted: readonly AcceptedEntry[]) => void): () => void {
+    acceptedListeners.add(listener);
+    return () => acceptedListeners.delete(listener);
+  }
+
+  return { entries, waiting, refused, serverAway, mustSignIn, start, add, send, device, keepTicket, hasTicket, signedOut, discard, tryAgain, onAccepted };
+});

@@ -1,0 +1,118 @@
+import { alarmLimits, celsiusOf, goodsOf, switchingBand, type Finding, type UnitDescription } from '@brine/core/advice';
+import { quantity, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
+import type { SettingId, SettingValues } from '@brine/core/settings';
+
+export type RuleTone = 'brine' | 'cold' | 'alarm' | 'soft' | 'amber' | 'good';
+
+/** A temperature on the rule. Regulating ones fly above the line; what moves when it is dragged is said by `move`. */
+export interface RuleMark {
+  readonly id: string;
+  readonly label: string;
+  readonly celsius: number;
+  readonly tone: RuleTone;
+  /** Which way its flag flies from the staff. */
+  readonly side: 'left' | 'right';
+  readonly setting: SettingId;
+  /** What collides, in a sentence; null where all is well. */
+  readonly problem: string | null;
+  /** Settings that put this mark at a temperature. */
+  move(celsius: number, unit: TemperatureUnit): SettingValues;
+}
+
+/** A stretch below the line: what the user may turn, where the goods must not stand. */
+export interface RuleStretch {
+  readonly id: string;
+  readonly label: string;
+  readonly from: number;
+  readonly to: number;
+  readonly kind: 'user' | 'band' | 'tooWarm' | 'tooCold';
+}
+
+/** A temperature in a unit, in steps of a tenth, so that a dragged flag types what it shows. */
+function typed(celsius: number, unit: TemperatureUnit): Quantity {
+  return quantity(Math.round(valueIn(quantity(celsius, 'degC'), unit) * 10) / 10, unit);
+}
+
+function width(kelvins: number, unit: TemperatureUnit): Quantity {
+  const wide = unit === 'degF' ? 'deltaF' : 'K';
+  return quantity(Math.round(valueIn(quantity(Math.max(kelvins, 0), 'K'), wide) * 10) / 10, wide);
+}
+
+/** Every temperature that regulates or limits, as flags. */
+export function ruleMarks(values: SettingValues, findings: readonly Finding[]): readonly RuleMark[] {
+  const problemOf = (...ids: SettingId[]) => findings.find((f) => f.severity === 'error' && f.settings.some((id) => ids.includes(id as SettingId)))?.message ?? null;
+  const band = switchingBand(values);
+  const marks: RuleMark[] = [];
+  const add = (mark: Omit<RuleMark, 'problem'>, ...also: SettingId[]) => marks.push({ ...mark, problem: problemOf(mark.setting, ...also) });
+
+  if (band) {
+    const atCutOut = Math.abs(band.setpoint - band.cutOut) < 1e-6;
+    const shift = (celsius: number, from: number, unit: TemperatureUnit): SettingValues => ({ 'regulation.setpoint': typed(band.setpoint + celsius - from, unit) });
+    add({
+      id: 'cutOut',
+      label: atCutOut ? 'Set point, cut-out' : 'Cut-out',
+      celsius: band.cutOut,
+      tone: 'brine',
+      side: 'left',
+      setting: 'regulation.setpoint',
+      move: (celsius, unit) => shift(celsius, band.cutOut, unit),
+    });
+    add({
+      id: 'cutIn',
+      label: 'Cut-in',
+      celsius: band.cutIn,
+      tone: 'cold',
+      side: 'right',
+      setting: 'regulation.differential',
+      move: (celsius, unit) => ({ 'regulation.differential': width(celsius - band.cutOut, unit) }),
+    });
+    if (!atCutOut && Math.abs(band.setpoint - band.cutIn) > 1e-6)
+      add({ id: 'setpoint', label: 'Set point', celsius: band.setpoint, tone: 'brine', side: 'right', setting: 'regulation.setpoint', move: (celsius, unit) => shift(celsius, band.setpoint, unit) });
+  }
+  const relative = values['alarms.reference'] === 'relative';
+  const { high, low } = alarmLimits(values);
+  const base = band?.setpoint ?? 0;
+  if (high !== null)
+    add({
+      id: 'high',
+      label: 'High alarm',
+      celsius: high,
+      tone: 'alarm',
+      side: 'right',
+      setting: relative ? 'alarms.highOffset' : 'alarms.highTemperature',
+      move: (celsius, unit) => (relative ? { 'alarms.highOffset': width(celsius - base, unit) } : { 'alarms.highTemperature': typed(celsius, unit) }),
+    });
+  if (low !== null)
+    add({
+      id: 'low',
+      label: 'Low alarm',
+      celsius: low,
+      tone: 'alarm',
+      side: 'left',
+      setting: relative ? 'alarms.lowOffset' : 'alarms.lowTemperature',
+      move: (celsius, unit) => (relative ? { 'alarms.lowOffset': width(base - celsius, unit) } : { 'alarms.lowTemperature': typed(celsius, unit) }),
+    });
+  const plain: readonly [SettingId, string, RuleTone, 'left' | 'right'][] = [
+    ['fans.restartCoilTemperature', 'Fan runs below', 'soft', 'left'],
+    ['fans.stopCoilTemperature', 'Fan stops above', 'soft', 'right'],
+    ['defrost.endTemperature', 'Defrost ends', 'amber', 'right'],
+  ];
+  for (const [setting, label, tone, side] of plain) {
+    const celsius = celsiusOf(values[setting]);
+    if (celsius !== null) add({ id: setting, label, celsius, tone, side, setting, move: (c, unit) => ({ [setting]: typed(c, unit) }) });
+  }
+  return marks;
+}
+
+/** Stretches below the line, in °C. */
+export function ruleStretches(values: SettingValues, unit: UnitDescription | null): readonly RuleStretch[] {
+  const stretches: RuleStretch[] = [];
+  const band = switchingBand(values);
+  const [from, to] = [celsiusOf(values['regulation.setpointMin']), celsiusOf(values['regulation.setpointMax'])];
+  if (from !== null && to !== null && to >= from) stretches.push({ id: 'user', label: 'User may turn it', from, to, kind: 'user' });
+  if (band) stretches.push({ id: 'band', label: 'Working band', from: Math.min(band.cutOut, band.cutIn), to: Math.max(band.cutOut, band.cutIn), kind: 'band' });
+  const goods = unit && goodsOf(unit.goods);
+  if (goods?.max) stretches.push({ id: 'tooWarm', label: `${goods.name}: not warmer`, from: valueIn(goods.max.value, 'degC'), to: Number.POSITIVE_INFINITY, kind: 'tooWarm' });
+  if (goods?.min) stretches.push({ id: 'tooCold', label: `${goods.name}: not colder`, from: Number.NEGATIVE_INFINITY, to: valueIn(goods.min.value, 'degC'), kind: 'tooCold' });
+  return stretches;
+}

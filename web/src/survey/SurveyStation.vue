@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import { openQuestions, unitQuestions } from '@brine/core/jobs';
+import { useJob } from '../shared/job/useJob.ts';
+import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
+import CautionNote from '../shared/ui/CautionNote.vue';
+import AsFoundSheet from './AsFoundSheet.vue';
+import ControlChoice from './ControlChoice.vue';
+import NoteList from './NoteList.vue';
+import QuestionField from './QuestionField.vue';
+import SchoolChoice from './SchoolChoice.vue';
+
+const job = useJob();
+const open = computed(() => openQuestions(job.state.value));
+const ready = computed(() => open.value.length === 0 && job.newPin.value !== null);
+useJumpTargets(() =>
+  unitQuestions.map((q) => ({ id: `question:${q.id}`, title: q.label, detail: 'question of the survey', words: q.why, go: () => document.getElementById(`question-${q.id}`)?.scrollIntoView({ block: 'center' }) })),
+);
+</script>
+
+<template>
+  <div class="grid flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+    <section class="px-4 py-5 sm:px-5" aria-label="The unit">
+      <h2>What is it?</h2>
+      <p class="hint mt-1">Four answers marked with a dot are needed for a plan. The rest makes it better.</p>
+      <div class="mt-3 border-t border-ink">
+        <QuestionField v-for="question in unitQuestions" :key="question.id" :question="question" />
+      </div>
+      <SchoolChoice class="mt-6" />
+      <NoteList class="mt-6" />
+    </section>
+    <section class="border-t border-hairline bg-sheet px-4 py-5 sm:px-5 lg:border-t-0 lg:border-l" aria-label="Controls">
+      <h2>The old control, as found</h2>
+      <CautionNote class="mt-2">Read the values on the display before anything is cut. Isolate, lock out and prove dead before touching terminals; live readings are for qualified persons.</CautionNote>
+      <ControlChoice class="mt-3" role="old" />
+      <AsFoundSheet class="mt-4" />
+      <h2 class="mt-8">The new control</h2>
+      <ControlChoice class="mt-3" role="new" />
+      <p v-if="ready" class="mt-6"><RouterLink class="link font-medium" :to="`/jobs/${job.id}/program/plan`" data-test="to-program">Go on to Program: the plan is ready</RouterLink></p>
+      <p v-else-if="open.length > 0" class="mt-6 text-soft">For a plan, still answer: {{ open.map((q) => q.label).join(' ') }}</p>
+    </section>
+  </div>
+</template>

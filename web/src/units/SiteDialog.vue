@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { useForm } from 'vee-validate';
+import { ref } from 'vue';
+import { object, string } from 'yup';
+import { ApiError, call } from '../shared/api/client.ts';
+import type { Site } from '../shared/api/types.ts';
+import AppButton from '../shared/ui/AppButton.vue';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import ModalDialog from '../shared/ui/ModalDialog.vue';
+import TextField from '../shared/ui/TextField.vue';
+
+const props = defineProps<{ site: Site | null }>();
+const emit = defineEmits<{ close: []; saved: [] }>();
+const problem = ref<string | null>(null);
+const { handleSubmit, isSubmitting } = useForm({
+  validationSchema: object({
+    name: string().trim().required('Expected a name').max(200, 'Expected at most 200 characters'),
+    place: string().max(300, 'Expected at most 300 characters'),
+    note: string().max(2000, 'Expected at most 2000 characters'),
+  }),
+  initialValues: { name: props.site?.name ?? '', place: props.site?.place ?? '', note: props.site?.note ?? '' },
+});
+const submit = handleSubmit(async (values) => {
+  try {
+    if (props.site) await call('PATCH', `/sites/${props.site.id}`, { body: { ...values, version: props.site.version } });
+    else await call('POST', '/sites', { body: values });
+    emit('saved');
+  } catch (error) {
+    problem.value = (error as ApiError).message;
+  }
+});
+</script>
+
+<template>
+  <ModalDialog :open="true" :title="site ? 'Edit the site' : 'Add a site'" @close="emit('close')">
+    <form class="flex flex-col gap-4" novalidate @submit="submit">
+      <TextField name="name" label="Name" />
+      <TextField name="place" label="Place" hint="How to get there" />
+      <TextField name="note" label="Note" hint="Keys, hours, who to ask" long />
+      <FormProblem :message="problem" />
+      <div class="flex gap-3"><AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="save-site">Save</AppButton><AppButton @click="emit('close')">Cancel</AppButton></div>
+    </form>
+  </ModalDialog>
+</template>
