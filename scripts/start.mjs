@@ -13,22 +13,39 @@ const options = readOptions(
   process.argv.slice(2),
   {
     port: { env: 'BRINE_PORT', default: '4780', help: 'port of the web page; 0 takes a free one' },
-    data: { env: 'BRINE_DATA', default: join(homeFolder, 'postgresql'), help: 'folder of the private PostgreSQL cluster' },
-    'database-url': { env: 'BRINE_DATABASE_URL', help: 'an existing PostgreSQL database instead of the private cluster' },
-    'no-demo': { flag: true, env: 'BRINE_NO_DEMO', help: 'no demo data: prints a one-time link for the first lead' },
+    data: {
+      env: 'BRINE_DATA',
+      default: join(homeFolder, 'postgresql'),
+      help: 'folder of the private PostgreSQL cluster',
+    },
+    'database-url': {
+      env: 'BRINE_DATABASE_URL',
+      help: 'an existing PostgreSQL database instead of the private cluster',
+    },
+    'no-demo': {
+      flag: true,
+      env: 'BRINE_NO_DEMO',
+      help: 'no demo data: prints a one-time link for the first lead',
+    },
     lan: { flag: true, env: 'BRINE_LAN', help: 'serves HTTPS on the local network; needs --cert and --key' },
     cert: { env: 'BRINE_TLS_CERT', help: 'certificate file (PEM) for --lan' },
     key: { env: 'BRINE_TLS_KEY', help: 'key file (PEM) for --lan' },
     'public-url': { env: 'BRINE_PUBLIC_URL', help: 'address people type, for links' },
-    'trust-proxy': { flag: true, env: 'BRINE_TRUST_PROXY', help: 'behind a reverse proxy that sets X-Forwarded-For and -Proto' },
+    'trust-proxy': {
+      flag: true,
+      env: 'BRINE_TRUST_PROXY',
+      help: 'behind a reverse proxy that sets X-Forwarded-For and -Proto',
+    },
     log: { env: 'BRINE_LOG', default: 'warn', help: 'what the server logs: debug, info, warn, error' },
     dev: { flag: true, help: 'serves the sources with Vite and reloads (for developers)' },
   },
   'bin/start [options]   runs Brine Dial',
 );
 
-if (options.lan && !(options.cert && options.key)) fail('--lan serves HTTPS: give it --cert FILE and --key FILE. README shows how to make them.');
-for (const name of ['cert', 'key']) if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
+if (options.lan && !(options.cert && options.key))
+  fail('--lan serves HTTPS: give it --cert FILE and --key FILE. README shows how to make them.');
+for (const name of ['cert', 'key'])
+  if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
 
 ensurePackages();
 const cluster = options['database-url'] ? null : await startCluster(resolve(options.data));
@@ -62,7 +79,9 @@ function serve() {
     BRINE_LOG: options.log,
     BRINE_TRUST_PROXY: options['trust-proxy'] ? '1' : '0',
     ...(options['public-url'] && { BRINE_PUBLIC_URL: options['public-url'] }),
-    ...(options.lan ? { BRINE_TLS_CERT: resolve(options.cert), BRINE_TLS_KEY: resolve(options.key) } : { BRINE_TLS_CERT: '', BRINE_TLS_KEY: '' }),
+    ...(options.lan
+      ? { BRINE_TLS_CERT: resolve(options.cert), BRINE_TLS_KEY: resolve(options.key) }
+      : { BRINE_TLS_CERT: '', BRINE_TLS_KEY: '' }),
   };
   child = options.dev
     ? start(process.execPath, ['scripts/dev.mjs'], { cwd: root, env, stdio: 'inherit', detached: true })

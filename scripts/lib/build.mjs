@@ -4,13 +4,30 @@ import { root } from './project.mjs';
 import { run } from './run.mjs';
 import { say } from './say.mjs';
 
-const sources = ['core/src', 'server/src', 'cli/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'web/public', 'package-lock.json', 'tsconfig.base.json'];
-const products = ['core/dist/quantities/index.js', 'server/dist/main.js', 'cli/dist/main.js', 'web/dist/index.html'];
+const sources = [
+  'core/src',
+  'server/src',
+  'cli/src',
+  'web/src',
+  'web/index.html',
+  'web/vite.config.ts',
+  'web/public',
+  'package-lock.json',
+  'tsconfig.base.json',
+];
+const products = [
+  'core/dist/quantities/index.js',
+  'server/dist/main.js',
+  'cli/dist/main.js',
+  'web/dist/index.html',
+];
 
 /** Builds everything where a source is newer than the oldest product. */
 export function ensureBuilt() {
   const newest = Math.max(...sources.map((path) => newestIn(join(root, path))));
-  const oldest = Math.min(...products.map((path) => (existsSync(join(root, path)) ? statSync(join(root, path)).mtimeMs : 0)));
+  const oldest = Math.min(
+    ...products.map((path) => (existsSync(join(root, path)) ? statSync(join(root, path)).mtimeMs : 0)),
+  );
   if (oldest > newest) return;
   say('Building …');
   run('npm', ['run', '--silent', 'build'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
@@ -19,7 +36,10 @@ export function ensureBuilt() {
 
 /** `tsc -b` leaves files alone whose text did not change; their date must say that they are current all the same. */
 function touchProducts() {
-  run('touch', products.map((path) => join(root, path)));
+  run(
+    'touch',
+    products.map((path) => join(root, path)),
+  );
 }
 
 function newestIn(path) {

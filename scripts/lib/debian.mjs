@@ -13,7 +13,8 @@ export function ensureDebian(name, packages, isInstalled) {
   const unpacked = folder('debian', name);
   const done = join(unpacked, '.done');
   if (existsSync(done) && isInstalled(unpacked)) return unpacked;
-  if (!has('apt-get')) fail(`${packages.join(', ')} is missing and this is no Debian machine: install it, then start again.`);
+  if (!has('apt-get'))
+    fail(`${packages.join(', ')} is missing and this is no Debian machine: install it, then start again.`);
   const sudo = isRoot ? [] : mayUseSudo() ? ['sudo', '-n'] : null;
   if (sudo && process.env.BRINE_UNPACK !== '1') {
     installWithApt(sudo, packages);
@@ -22,7 +23,8 @@ export function ensureDebian(name, packages, isInstalled) {
   }
   unpackPackages(unpacked, packages);
   writeFileSync(done, packages.join('\n'));
-  if (!isInstalled(unpacked)) fail(`${packages.join(', ')} was unpacked into ${unpacked} but is not found there.`);
+  if (!isInstalled(unpacked))
+    fail(`${packages.join(', ')} was unpacked into ${unpacked} but is not found there.`);
   return unpacked;
 }
 
@@ -32,14 +34,19 @@ export function environmentFor(unpacked) {
   const libraries = ['usr/lib', 'lib'].flatMap((base) => {
     const machine = join(unpacked, base);
     if (!existsSync(machine)) return [];
-    const triplets = readdirSync(machine).filter((item) => /-linux-gnu/.test(item)).map((item) => join(machine, item));
+    const triplets = readdirSync(machine)
+      .filter((item) => /-linux-gnu/.test(item))
+      .map((item) => join(machine, item));
     // Some packages keep their libraries one folder deeper.
     return [...triplets, ...triplets.flatMap((dir) => subfolders(dir)), machine];
   });
   return {
     ...process.env,
     LD_LIBRARY_PATH: [...libraries, process.env.LD_LIBRARY_PATH].filter(Boolean).join(':'),
-    XDG_DATA_DIRS: [join(unpacked, 'usr/share'), process.env.XDG_DATA_DIRS ?? '/usr/local/share:/usr/share'].join(':'),
+    XDG_DATA_DIRS: [
+      join(unpacked, 'usr/share'),
+      process.env.XDG_DATA_DIRS ?? '/usr/local/share:/usr/share',
+    ].join(':'),
   };
 }
 
@@ -59,7 +66,20 @@ function installWithApt(sudo, packages) {
   const [command, ...before] = [...sudo, 'apt-get'];
   const quiet = { env, stdio: ['ignore', 'ignore', 'inherit'] };
   run(command, [...before, '-q', '-o', 'DPkg::Lock::Timeout=300', 'update'], quiet);
-  run(command, [...before, '-q', '-y', '--no-install-recommends', '-o', 'DPkg::Lock::Timeout=300', 'install', ...packages], quiet);
+  run(
+    command,
+    [
+      ...before,
+      '-q',
+      '-y',
+      '--no-install-recommends',
+      '-o',
+      'DPkg::Lock::Timeout=300',
+      'install',
+      ...packages,
+    ],
+    quiet,
+  );
 }
 
 /** apt as an ordinary user: its lists and cache in our folder, the system's list of installed packages read only. */
@@ -82,6 +102,6 @@ function unpackPackages(target, packages) {
   run('apt-get', [...options, '-q', 'update'], quiet);
   run('apt-get', [...options, '-q', '-y', '--download-only', 'install', ...packages], quiet);
   const archives = join(cache, 'archives');
-  for (const archive of readdirSync(archives).filter((file) => file.endsWith('.deb'))) run('dpkg', ['-x', join(archives, archive), target], quiet);
+  for (const archive of readdirSync(archives).filter((file) => file.endsWith('.deb')))
+    run('dpkg', ['-x', join(archives, archive), target], quiet);
 }
-

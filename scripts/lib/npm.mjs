@@ -9,7 +9,9 @@ const stamp = join(root, 'node_modules', '.brine-lock-hash');
 
 /** Installs the npm packages of the lock file where they are missing or another lock file was installed. */
 export function ensurePackages() {
-  const wanted = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Installing the npm packages (about a minute the first time) …');
   run('npm', ['ci', '--no-audit', '--no-fund'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });

@@ -24,7 +24,8 @@ export function readOptions(argv, shape, usage) {
   return Object.fromEntries(
     Object.entries(shape).map(([name, option]) => {
       const fromEnvironment = option.env ? process.env[option.env] : undefined;
-      const value = given.get(name) ?? (option.flag ? fromEnvironment === '1' : fromEnvironment) ?? option.default;
+      const value =
+        given.get(name) ?? (option.flag ? fromEnvironment === '1' : fromEnvironment) ?? option.default;
       return [name, value];
     }),
   );

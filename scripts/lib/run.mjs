@@ -4,7 +4,8 @@ import { spawn, spawnSync } from 'node:child_process';
 export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { stdio: 'inherit', ...options });
   if (result.error) throw new Error(`${command}: ${result.error.message}`);
-  if (result.status !== 0) throw new Error(`${command} ${args.join(' ')} ended with ${result.signal ?? result.status}`);
+  if (result.status !== 0)
+    throw new Error(`${command} ${args.join(' ')} ended with ${result.signal ?? result.status}`);
 }
 
 /** Runs a command and returns what it printed; null where it fails. */

@@ -31,12 +31,22 @@ export function createApp(services: Services): Hono<{ Variables: Variables }> {
     const { pathname } = new URL(context.req.url);
     // Links carry a secret in their path.
     const path = pathname.replace(/^(\/api\/links\/|\/link\/).+/, '$1…');
-    services.log.info({ requestId, method: context.req.method, path, status: context.res.status, ms: Math.round(performance.now() - started) }, 'request');
+    services.log.info(
+      {
+        requestId,
+        method: context.req.method,
+        path,
+        status: context.res.status,
+        ms: Math.round(performance.now() - started),
+      },
+      'request',
+    );
   });
   app.onError((thrown, context) => {
     const error = asAppError(thrown);
     const requestId = context.get('requestId') ?? 'none';
-    if (statusOf[error.code] >= 500) services.log.error({ requestId, err: error.cause ?? thrown }, error.message);
+    if (statusOf[error.code] >= 500)
+      services.log.error({ requestId, err: error.cause ?? thrown }, error.message);
     return context.json(errorBody(error, requestId), statusOf[error.code]);
   });
 
@@ -49,7 +59,9 @@ export function createApp(services: Services): Hono<{ Variables: Variables }> {
   app.get('/api/openapi.json', (context) => context.json(document));
 
   for (const definition of routes)
-    app.on(definition.method.toUpperCase(), `/api${definition.path}`, (context) => answer(definition, context, services, context.get('requestId')));
+    app.on(definition.method.toUpperCase(), `/api${definition.path}`, (context) =>
+      answer(definition, context, services, context.get('requestId')),
+    );
   app.all('/api/*', () => {
     throw new AppError('notFound', 'No such address; see /api/openapi.json');
   });
@@ -57,7 +69,12 @@ export function createApp(services: Services): Hono<{ Variables: Variables }> {
   return app;
 }
 
-async function answer(definition: RouteDefinition, context: Context, services: Services, requestId: string): Promise<Response> {
+async function answer(
+  definition: RouteDefinition,
+  context: Context,
+  services: Services,
+  requestId: string,
+): Promise<Response> {
   const caller = callerOf(context, requestId, services.config);
   if (definition.method !== 'get') refuseForeignOrigin(context);
   const person = await admitted(definition.access, services, caller);
@@ -65,7 +82,9 @@ async function answer(definition: RouteDefinition, context: Context, services: S
     await validated(definition.params, context.req.param(), 'path'),
     await validated(definition.query, context.req.query(), 'query'),
   ];
-  const body = definition.body ? await validated(definition.body, await readBody(context, definition.limit ?? BODY_LIMIT), 'body') : {};
+  const body = definition.body
+    ? await validated(definition.body, await readBody(context, definition.limit ?? BODY_LIMIT), 'body')
+    : {};
   const result = await definition.handle({ params, query, body, person, caller, services, context });
   if (result instanceof Response) return result;
   context.header('cache-control', 'no-store');
@@ -80,13 +99,15 @@ async function admitted(access: Access, services: Services, caller: Caller): Pro
   if (access === 'public' || access === 'ticket') return null;
   const person = await personOfSession(services, caller);
   if (!person) throw new AppError('notSignedIn', 'Sign in first');
-  if (rank[person.role] < rank[access]) throw new AppError('forbidden', `This needs a ${access}; you are signed in as ${person.role}`);
+  if (rank[person.role] < rank[access])
+    throw new AppError('forbidden', `This needs a ${access}; you are signed in as ${person.role}`);
   return person;
 }
 
 async function readBody(context: Context, limit: number): Promise<unknown> {
   const type = context.req.header('content-type') ?? '';
-  if (!type.toLowerCase().startsWith('application/json')) throw new AppError('wrongType', 'Expected content-type application/json');
+  if (!type.toLowerCase().startsWith('application/json'))
+    throw new AppError('wrongType', 'Expected content-type application/json');
   if (Number(context.req.header('content-length') ?? 0) > limit) throw tooLarge(limit);
   const text = await readLimited(context.req.raw.body, limit);
   try {

@@ -38,7 +38,8 @@ const server = serve(
   (address) => announce(address),
 );
 server.on('error', (error: NodeJS.ErrnoException) => {
-  const reason = error.code === 'EADDRINUSE' ? `port ${config.port} is taken; choose another with --port` : error.message;
+  const reason =
+    error.code === 'EADDRINUSE' ? `port ${config.port} is taken; choose another with --port` : error.message;
   process.stderr.write(`Brine Dial cannot serve: ${reason}\n`);
   process.exit(1);
 });
@@ -66,9 +67,15 @@ function announce(address: AddressInfo): void {
   const host = ['0.0.0.0', '::'].includes(config.host) ? 'localhost' : config.host;
   const url = config.publicUrl ?? `${scheme}://${host}:${address.port}`;
   const out = [`READY ${url}`, '', `Brine Dial is at ${url}`];
-  for (const person of demoPeople) out.push(`  ${person.role.padEnd(11)} ${person.login.padEnd(6)} ${person.password}`);
+  for (const person of demoPeople)
+    out.push(`  ${person.role.padEnd(11)} ${person.login.padEnd(6)} ${person.password}`);
   if (demoPeople.length > 0) out.push('  (demo sign-ins work on this machine only)');
-  if (link) out.push('Nobody leads yet. Open this link once to become the first lead:', `  ${url}/link/${link.token}`, `  (good until ${link.expiresAt})`);
+  if (link)
+    out.push(
+      'Nobody leads yet. Open this link once to become the first lead:',
+      `  ${url}/link/${link.token}`,
+      `  (good until ${link.expiresAt})`,
+    );
   out.push('Ctrl-C stops everything.');
   process.stdout.write(`${out.join('\n')}\n`);
 }

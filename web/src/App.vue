@@ -18,10 +18,10 @@ onBeforeUnmount(() => removeEventListener('keydown', handleKey));
 </script>
 
 <template>
-  <div class="flex min-h-full flex-col">
+  <div class="flex h-dvh flex-col">
     <TopBar />
     <ServerAway />
-    <main class="flex min-h-0 flex-1 flex-col">
+    <main class="flex min-h-0 flex-1 flex-col overflow-auto">
       <RouterView />
     </main>
     <KeyList />

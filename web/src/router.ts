@@ -16,8 +16,17 @@ export function createAppRouter(): Router {
     history: createWebHistory(),
     routes: [
       { path: '/', redirect: '/jobs' },
-      { path: '/sign-in', component: () => import('./signin/SignInPage.vue'), meta: { open: true, title: 'Sign in' } },
-      { path: '/link/:token', component: () => import('./signin/LinkPage.vue'), props: true, meta: { open: true, title: 'Welcome' } },
+      {
+        path: '/sign-in',
+        component: () => import('./signin/SignInPage.vue'),
+        meta: { open: true, title: 'Sign in' },
+      },
+      {
+        path: '/link/:token',
+        component: () => import('./signin/LinkPage.vue'),
+        props: true,
+        meta: { open: true, title: 'Welcome' },
+      },
       { path: '/jobs', component: () => import('./jobs/JobsPage.vue'), meta: { title: 'Jobs' } },
       {
         path: '/jobs/:id',
@@ -25,16 +34,42 @@ export function createAppRouter(): Router {
         props: true,
         children: [
           { path: '', redirect: (to) => `/jobs/${String(to.params['id'])}/survey` },
-          { path: 'survey', component: () => import('./survey/SurveyStation.vue'), meta: { title: 'Survey' } },
-          { path: 'program/:view(plan|cabinet|compare)?', component: () => import('./program/ProgramStation.vue'), props: true, meta: { title: 'Program' } },
-          { path: 'handover', component: () => import('./handover/HandoverStation.vue'), meta: { title: 'Hand over' } },
+          {
+            path: 'survey',
+            component: () => import('./survey/SurveyStation.vue'),
+            meta: { title: 'Survey' },
+          },
+          {
+            path: 'program/:view(plan|cabinet|compare)?',
+            component: () => import('./program/ProgramStation.vue'),
+            props: true,
+            meta: { title: 'Program' },
+          },
+          {
+            path: 'handover',
+            component: () => import('./handover/HandoverStation.vue'),
+            meta: { title: 'Hand over' },
+          },
         ],
       },
       { path: '/units', component: () => import('./units/UnitsPage.vue'), meta: { title: 'Units' } },
-      { path: '/controls/:hash?', component: () => import('./controls/ControlsPage.vue'), props: true, meta: { title: 'Controls' } },
-      { path: '/people', component: () => import('./people/PeoplePage.vue'), meta: { leadOnly: true, title: 'Company' } },
+      {
+        path: '/controls/:hash?',
+        component: () => import('./controls/ControlsPage.vue'),
+        props: true,
+        meta: { title: 'Controls' },
+      },
+      {
+        path: '/people',
+        component: () => import('./people/PeoplePage.vue'),
+        meta: { leadOnly: true, title: 'Company' },
+      },
       { path: '/waiting', component: () => import('./outbox/WaitingPage.vue'), meta: { title: 'Waiting' } },
-      { path: '/:rest(.*)*', component: () => import('./shared/layout/NotFoundPage.vue'), meta: { open: true, title: 'Not found' } },
+      {
+        path: '/:rest(.*)*',
+        component: () => import('./shared/layout/NotFoundPage.vue'),
+        meta: { open: true, title: 'Not found' },
+      },
     ],
   });
   let restored: Promise<void> | null = null;

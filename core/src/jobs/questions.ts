@@ -26,22 +26,20 @@ export interface Question {
   readonly required: boolean;
 }
 
-const base = [
-  'application',
-  'goods',
-  'defrostMethod',
-  'probes',
-  'compressor',
-  'doorUse',
-  'doorContact',
-  'ambient',
-  'supply',
-  'refrigerant',
-  'displayUnit',
-  'complaint',
-] as const;
-
-export type QuestionId = (typeof base)[number] | `school.${SchoolId}`;
+export type QuestionId =
+  | 'application'
+  | 'goods'
+  | 'defrostMethod'
+  | 'probes'
+  | 'compressor'
+  | 'doorUse'
+  | 'doorContact'
+  | 'ambient'
+  | 'supply'
+  | 'refrigerant'
+  | 'displayUnit'
+  | 'complaint'
+  | `school.${SchoolId}`;
 
 const names = (ids: readonly string[], table: Readonly<Record<string, string>>) =>
   Object.fromEntries(ids.map((id) => [id, table[id] ?? id]));

@@ -34,15 +34,15 @@ export function progressOf(state: JobState, program: Program): Readonly<Record<S
   return {
     survey: {
       words: open > 0 ? `${open} answers missing` : `${found} values found`,
-      done: open === 0 && standing(state, 'control:new', 'control')?.definition != null,
+      done: open === 0 && Boolean(standing(state, 'control:new', 'control')?.definition),
     },
-    fit: { words: 'not in this version', done: false },
-    wire: { words: 'not in this version', done: false },
+    fit: { words: 'not yet', done: false },
+    wire: { words: 'not yet', done: false },
     program: {
       words: total === 0 ? 'no control chosen' : `${settled} of ${total} keyed in`,
       done: total > 0 && settled === total,
     },
-    prove: { words: 'not in this version', done: false },
+    prove: { words: 'not yet', done: false },
     handover: { words: over ? `to ${over.to || 'the site'}` : 'sheet', done: over !== undefined },
   };
 }

@@ -1,4 +1,5 @@
 import { readUnit, UNIT_FORMAT, type Sides, type UnitDescription } from '../advice/index.ts';
+import { isQuantity, printQuantity } from '../quantities/index.ts';
 import { decode, type ControllerDefinition, type Decoded, type SheetRow } from '../controllers/index.ts';
 import { isFileProblem } from '../files/index.ts';
 import { allStanding, type JobState } from './fold.ts';
@@ -57,4 +58,15 @@ export function foundSheet(state: JobState, definition: ControllerDefinition | n
 /** What the as-found sheet means; null without an old control. */
 export function foundMeaning(state: JobState, definition: ControllerDefinition | null): Decoded | null {
   return definition ? decode(definition, foundSheet(state, definition)) : null;
+}
+
+/** What the sheet says of the plate: the unit's own words, and answers that they do not already hold. */
+export function plateLines(plate: string, state: JobState): readonly string[] {
+  const answers = answersOf(state);
+  const said = (['refrigerant', 'supply', 'ambient'] as const).flatMap((id) => {
+    const value = answers.get(id);
+    if (value === undefined || value === '') return [];
+    return [isQuantity(value) ? `ambient ${printQuantity(value)}` : String(value)];
+  });
+  return [plate, ...said.filter((line) => !plate.includes(line))].filter((line) => line !== '');
 }

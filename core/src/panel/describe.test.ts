@@ -4,10 +4,22 @@ import { panelWords } from './describe.ts';
 
 // Oracle: the panel data of the demo families, read by hand.
 test.each([
-  ['marl-4', ['Hold ▲ and ▼ for 5 s', 'Count up to 27 with ▲, then SET'], 'The menu closes 60 s after the last key and keeps what SET took.'],
+  [
+    'marl-4',
+    ['Hold ▲ and ▼ for 5 s', 'Count up to 27 with ▲, then SET'],
+    'The menu closes 60 s after the last key and keeps what SET took.',
+  ],
   ['skerry-dx', ['Hold MENU for 4 s'], 'The menu closes 90 s after the last key and keeps what MENU took.'],
-  ['gault-p', ['Hold HAND and DN for 5 s'], 'The menu closes 20 s after the last key and keeps what you let go of.'],
-  ['tarn-1', ['Supply off, set the guard switch under the cover to free, supply on', 'Hold S for 3 s'], 'The menu closes 30 s after the last key and keeps also the value being changed.'],
+  [
+    'gault-p',
+    ['Hold HAND and DN for 5 s'],
+    'The menu closes 20 s after the last key and keeps what you let go of.',
+  ],
+  [
+    'tarn-1',
+    ['Supply off, set the guard switch under the cover to free, supply on', 'Hold S for 3 s'],
+    'The menu closes 30 s after the last key and keeps also the value being changed.',
+  ],
 ])('the way into the menu of %s is put in words', (id, enter, timeOut) => {
   expect(panelWords(family(id))).toEqual({ enter, timeOut });
 });

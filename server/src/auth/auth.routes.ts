@@ -33,7 +33,11 @@ export const authRoutes = [
       device,
     }),
     async handle({ body, services, caller, context }) {
-      return withCookie(context, caller, await signIn(services, caller, body.login.trim(), body.password, body.device));
+      return withCookie(
+        context,
+        caller,
+        await signIn(services, caller, body.login.trim(), body.password, body.device),
+      );
     },
   }),
   route({
@@ -60,7 +64,9 @@ export const authRoutes = [
     summary: 'A new writing ticket for this device',
     access: 'technician',
     body: object({ device }),
-    handle: async (input) => ({ ticket: await renewTicket(input.services, personOf(input), input.body.device) }),
+    handle: async (input) => ({
+      ticket: await renewTicket(input.services, personOf(input), input.body.device),
+    }),
   }),
   route({
     method: 'delete',

@@ -21,7 +21,13 @@ export interface SignInResult {
 }
 
 /** Checks login and password, and opens a session and a writing ticket for the device. */
-export async function signIn(services: Services, caller: Caller, login: string, password: string, device: string): Promise<SignInResult> {
+export async function signIn(
+  services: Services,
+  caller: Caller,
+  login: string,
+  password: string,
+  device: string,
+): Promise<SignInResult> {
   const { database, now } = services;
   const person = await database.transaction(async (repositories) => {
     await refuseWhenLimited(repositories, login, caller.address, now());
@@ -31,10 +37,16 @@ export async function signIn(services: Services, caller: Caller, login: string, 
   if (!person || !matches || person.disabledAt !== null) {
     // In a transaction of its own: the refusal must not roll the count back.
     await database.transaction((repositories) => countFailure(repositories, login, caller.address, now()));
-    throw new AppError('wrongSignIn', 'Login and password do not belong together, or the account is disabled');
+    throw new AppError(
+      'wrongSignIn',
+      'Login and password do not belong together, or the account is disabled',
+    );
   }
   if (person.demo && !caller.onThisMachine)
-    throw new AppError('forbidden', 'Demo sign-ins work only on the machine itself, at 127.0.0.1 or localhost');
+    throw new AppError(
+      'forbidden',
+      'Demo sign-ins work only on the machine itself, at 127.0.0.1 or localhost',
+    );
   return database.transaction(async (repositories) => {
     await forgetFailures(repositories, login, caller.address);
     await repositories.sessions.endExpired(now());
@@ -44,7 +56,12 @@ export async function signIn(services: Services, caller: Caller, login: string, 
 }
 
 /** Opens a session and, for those who may write, a ticket. */
-export async function openSession(repositories: Repositories, person: Person, device: string, now: Date): Promise<SignInResult> {
+export async function openSession(
+  repositories: Repositories,
+  person: Person,
+  device: string,
+  now: Date,
+): Promise<SignInResult> {
   const cookie = newToken();
   await repositories.sessions.create({
     hash: hashOf(cookie),
@@ -99,8 +116,10 @@ export async function authorOfTicket(
 ): Promise<{ readonly person: Person; readonly device: string }> {
   const row = await repositories.tickets.byHash(hashOf(ticket));
   const person = row && row.expiresAt > now ? await repositories.people.byId(row.personId) : null;
-  if (!row || !person || person.disabledAt !== null) throw new AppError('notSignedIn', 'This device may no longer write for its author; sign in again there');
-  if (person.demo && !caller.onThisMachine) throw new AppError('forbidden', 'Demo sign-ins work only on the machine itself');
+  if (!row || !person || person.disabledAt !== null)
+    throw new AppError('notSignedIn', 'This device may no longer write for its author; sign in again there');
+  if (person.demo && !caller.onThisMachine)
+    throw new AppError('forbidden', 'Demo sign-ins work only on the machine itself');
   if (person.role === 'viewer') throw new AppError('forbidden', 'Viewers read; ask a lead for another role');
   return { person, device: row.device };
 }
@@ -110,7 +129,12 @@ export function endTicket(services: Services, ticket: string): Promise<unknown> 
   return services.database.transaction((repositories) => repositories.tickets.end(hashOf(ticket)));
 }
 
-async function openTicket(repositories: Repositories, person: Person, device: string, now: Date): Promise<string | null> {
+async function openTicket(
+  repositories: Repositories,
+  person: Person,
+  device: string,
+  now: Date,
+): Promise<string | null> {
   if (person.role === 'viewer') return null;
   const ticket = newToken();
   await repositories.tickets.create({

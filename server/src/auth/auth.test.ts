@@ -36,7 +36,9 @@ describe('signing in', () => {
   test('neither cookie nor ticket is kept as it is', async () => {
     const tess = harness.client();
     await tess.signIn('tess');
-    const rows = await harness.orm.em.getConnection().execute('select hash from session union select hash from ticket');
+    const rows = await harness.orm.em
+      .getConnection()
+      .execute('select hash from session union select hash from ticket');
     const hashes = rows.map((row) => String(row['hash']));
     expect(hashes).not.toContain(tess.cookie);
     expect(hashes).not.toContain(tess.ticket);
@@ -55,7 +57,9 @@ describe('signing in', () => {
   });
 
   test('passwords are kept with argon2id', async () => {
-    const [row] = await harness.orm.em.getConnection().execute(`select password_hash from person where login = 'tess'`);
+    const [row] = await harness.orm.em
+      .getConnection()
+      .execute(`select password_hash from person where login = 'tess'`);
     expect(row!['password_hash']).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
   });
 
@@ -85,7 +89,8 @@ describe('too many failures', () => {
   test('the login is shut from that address, with the minutes to wait, and opens again', async () => {
     await harness.person('rita', 'technician');
     const from = { address: '10.0.0.7' };
-    for (let i = 0; i < FAILURES_PER_LOGIN; i += 1) expect((await harness.client().signIn('rita', 'wrong', from)).status).toBe(401);
+    for (let i = 0; i < FAILURES_PER_LOGIN; i += 1)
+      expect((await harness.client().signIn('rita', 'wrong', from)).status).toBe(401);
     const shut = await harness.client().signIn('rita', undefined, from);
     expect([shut.status, shut.json.error.code]).toEqual([429, 'tooMany']);
     expect(shut.json.error.message).toContain('15 min');
@@ -98,7 +103,8 @@ describe('too many failures', () => {
   test('one address cannot try many logins', async () => {
     const from = { address: '10.0.0.9' };
     const codes: number[] = [];
-    for (let i = 0; i < 41; i += 1) codes.push((await harness.client().signIn(`guess${i}`, 'wrong', from)).status);
+    for (let i = 0; i < 41; i += 1)
+      codes.push((await harness.client().signIn(`guess${i}`, 'wrong', from)).status);
     expect(codes.slice(0, 40)).toEqual(new Array(40).fill(401));
     expect(codes[40]).toBe(429);
   }, 30_000);

@@ -7,7 +7,12 @@ export const FAILURES_PER_ADDRESS = 40;
 const WINDOW_MS = 15 * 60_000;
 
 /** Refuses a sign-in where too many have failed, with the minutes to wait. */
-export async function refuseWhenLimited(repositories: Repositories, login: string, address: string, now: Date): Promise<void> {
+export async function refuseWhenLimited(
+  repositories: Repositories,
+  login: string,
+  address: string,
+  now: Date,
+): Promise<void> {
   const limits = [
     [loginKey(login, address), FAILURES_PER_LOGIN],
     [addressKey(address), FAILURES_PER_ADDRESS],
@@ -16,12 +21,20 @@ export async function refuseWhenLimited(repositories: Repositories, login: strin
     const attempt = await repositories.attempts.byKey(key);
     if (!attempt || attempt.windowEndsAt <= now || attempt.failures < most) continue;
     const minutes = Math.ceil((attempt.windowEndsAt.getTime() - now.getTime()) / 60_000);
-    throw new AppError('tooMany', `Too many failed sign-ins; try again in ${minutes} min, or ask a lead for a new link`);
+    throw new AppError(
+      'tooMany',
+      `Too many failed sign-ins; try again in ${minutes} min, or ask a lead for a new link`,
+    );
   }
 }
 
 /** Counts a failed sign-in for the login and the address. */
-export async function countFailure(repositories: Repositories, login: string, address: string, now: Date): Promise<void> {
+export async function countFailure(
+  repositories: Repositories,
+  login: string,
+  address: string,
+  now: Date,
+): Promise<void> {
   const ends = new Date(now.getTime() + WINDOW_MS);
   await repositories.attempts.countFailure(loginKey(login, address), now, ends);
   await repositories.attempts.countFailure(addressKey(address), now, ends);
@@ -29,7 +42,11 @@ export async function countFailure(repositories: Repositories, login: string, ad
 }
 
 /** A success clears the login's count. */
-export async function forgetFailures(repositories: Repositories, login: string, address: string): Promise<void> {
+export async function forgetFailures(
+  repositories: Repositories,
+  login: string,
+  address: string,
+): Promise<void> {
   await repositories.attempts.forget(loginKey(login, address));
 }
 

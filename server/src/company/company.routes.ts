@@ -8,7 +8,12 @@ const sides = object(
   Object.fromEntries(
     (Object.keys(schools) as SchoolId[]).map((id) => {
       const known = Object.keys(schools[id].sides);
-      return [id, string().optional().oneOf(known, `${id}: expected one of ${known.join(', ')}`)];
+      return [
+        id,
+        string()
+          .optional()
+          .oneOf(known, `${id}: expected one of ${known.join(', ')}`),
+      ];
     }),
   ),
 );
@@ -29,9 +34,13 @@ export const companyRoutes = [
     body: object({
       name: name('Name').optional(),
       schools: sides.optional().default(undefined),
-      displayUnit: string<'celsius' | 'fahrenheit'>().optional().oneOf(['celsius', 'fahrenheit'], 'displayUnit: expected celsius or fahrenheit'),
+      displayUnit: string<'celsius' | 'fahrenheit'>()
+        .optional()
+        .oneOf(['celsius', 'fahrenheit'], 'displayUnit: expected celsius or fahrenheit'),
       version,
     }),
-    handle: async ({ services, body }) => ({ company: await changeCompany(services, { ...body, schools: body.schools as Sides | undefined }) }),
+    handle: async ({ services, body }) => ({
+      company: await changeCompany(services, { ...body, schools: body.schools as Sides | undefined }),
+    }),
   }),
 ];

@@ -19,11 +19,17 @@ export function readCompany(services: Services): Promise<CompanyView> {
 
 export function changeCompany(
   services: Services,
-  change: { readonly name?: string | undefined; readonly schools?: Sides | undefined; readonly displayUnit?: CompanyView['displayUnit'] | undefined; readonly version: number },
+  change: {
+    readonly name?: string | undefined;
+    readonly schools?: Sides | undefined;
+    readonly displayUnit?: CompanyView['displayUnit'] | undefined;
+    readonly version: number;
+  },
 ): Promise<CompanyView> {
   return services.database.transaction(async (repositories) => {
     const company = await theCompany(repositories);
-    if (company.version !== change.version) throw new AppError('conflict', 'The company was changed by somebody else meanwhile; look again');
+    if (company.version !== change.version)
+      throw new AppError('conflict', 'The company was changed by somebody else meanwhile; look again');
     if (change.name !== undefined) company.name = change.name;
     if (change.schools !== undefined) company.schools = change.schools;
     if (change.displayUnit !== undefined) company.displayUnit = change.displayUnit;
@@ -36,10 +42,20 @@ export function changeCompany(
 export async function theCompany(repositories: Repositories): Promise<Company> {
   return (
     (await repositories.company.find()) ??
-    (await repositories.company.create({ id: randomUUID(), name: 'Our company', schools: {}, displayUnit: 'celsius' }))
+    (await repositories.company.create({
+      id: randomUUID(),
+      name: 'Our company',
+      schools: {},
+      displayUnit: 'celsius',
+    }))
   );
 }
 
 function viewOf(company: Company): CompanyView {
-  return { name: company.name, schools: company.schools, displayUnit: company.displayUnit, version: company.version };
+  return {
+    name: company.name,
+    schools: company.schools,
+    displayUnit: company.displayUnit,
+    version: company.version,
+  };
 }

@@ -5,7 +5,10 @@ import { controllerEntity, type StoredController } from './controller.entity.ts'
 export function controllerRepository(em: EntityManager) {
   return {
     byHash: (hash: string) => em.findOne(controllerEntity, { hash }) as Promise<StoredController | null>,
-    all: () => em.find(controllerEntity, {}, { orderBy: { family: 'asc', createdAt: 'desc' } }) as Promise<StoredController[]>,
+    all: () =>
+      em.find(controllerEntity, {}, { orderBy: { family: 'asc', createdAt: 'desc' } }) as Promise<
+        StoredController[]
+      >,
     create: (controller: StoredController) => insert(em, controllerEntity, controller as never),
   };
 }

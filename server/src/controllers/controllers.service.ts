@@ -27,7 +27,10 @@ export function listControllers(services: Services): Promise<readonly Controller
 }
 
 /** One version of a definition by its hash. */
-export function readController(services: Services, hash: string): Promise<{ readonly pin: PinnedDefinition; readonly definition: ControllerDefinition }> {
+export function readController(
+  services: Services,
+  hash: string,
+): Promise<{ readonly pin: PinnedDefinition; readonly definition: ControllerDefinition }> {
   return services.database.transaction(async (repositories) => {
     const row = await repositories.controllers.byHash(hash);
     if (!row) throw new AppError('notFound', 'No such version of a controller definition');
@@ -39,13 +42,23 @@ export function readController(services: Services, hash: string): Promise<{ read
 export function importController(services: Services, data: unknown): Promise<PinnedDefinition> {
   const read = readDefinition(data);
   if ('faults' in read)
-    throw new AppError('badInput', `The definition has ${read.faults.length} ${read.faults.length === 1 ? 'fault' : 'faults'}: ${read.faults[0]!.path}: ${read.faults[0]!.message}`, {
-      problems: read.faults.map(({ path, message }) => ({ field: path, message })),
-    });
-  return services.database.transaction((repositories) => storeDefinition(repositories, read.definition, services.now()));
+    throw new AppError(
+      'badInput',
+      `The definition has ${read.faults.length} ${read.faults.length === 1 ? 'fault' : 'faults'}: ${read.faults[0]!.path}: ${read.faults[0]!.message}`,
+      {
+        problems: read.faults.map(({ path, message }) => ({ field: path, message })),
+      },
+    );
+  return services.database.transaction((repositories) =>
+    storeDefinition(repositories, read.definition, services.now()),
+  );
 }
 
-export async function storeDefinition(repositories: Repositories, definition: ControllerDefinition, now: Date): Promise<PinnedDefinition> {
+export async function storeDefinition(
+  repositories: Repositories,
+  definition: ControllerDefinition,
+  now: Date,
+): Promise<PinnedDefinition> {
   const hash = definitionHash(definition);
   const known = await repositories.controllers.byHash(hash);
   const row =
@@ -70,7 +83,9 @@ export function definitionHash(definition: ControllerDefinition): string {
 function canonical(value: unknown): string {
   if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
   if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';
-  const entries = Object.entries(value).filter(([, v]) => v !== undefined).sort(([a], [b]) => (a < b ? -1 : 1));
+  const entries = Object.entries(value)
+    .filter(([, v]) => v !== undefined)
+    .sort(([a], [b]) => (a < b ? -1 : 1));
   return `{${entries.map(([key, v]) => `${JSON.stringify(key)}:${canonical(v)}`).join(',')}}`;
 }
 

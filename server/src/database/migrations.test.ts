@@ -15,11 +15,15 @@ describe('migrations', () => {
   test('bring an installation of the first version up with its rows', async () => {
     await harness.orm.getMigrator().up({ to: 'Migration0001Foundations' });
     const id = '00000000-0000-4000-8000-000000000001';
-    await sql(`insert into person values ('${id}', 'old', 'Old hand', 'technician', null, null, false, now())`);
+    await sql(
+      `insert into person values ('${id}', 'old', 'Old hand', 'technician', null, null, false, now())`,
+    );
     await sql(`insert into site values ('${id}', 'Quay', '', '', null, now())`);
     await sql(`insert into unit values ('${id}', '${id}', 'Freezer', '', '', null, now())`);
     await sql(`insert into job values ('${id}', '${id}', 'Job', 1, '${id}', now(), null)`);
-    await sql(`insert into entry values ('${id}', '${id}', 1, 'd', 1, 't', 0, '${id}', '{"kind":"note","text":"kept"}', now())`);
+    await sql(
+      `insert into entry values ('${id}', '${id}', 1, 'd', 1, 't', 0, '${id}', '{"kind":"note","text":"kept"}', now())`,
+    );
     await migrate(harness.orm);
     const [row] = await sql('select body from entry');
     expect(row!['body'].text).toBe('kept');
@@ -32,17 +36,22 @@ describe('migrations', () => {
   });
 
   test('the tables have the columns the entities name', async () => {
-    const columns = await sql(`select table_name, column_name from information_schema.columns where table_schema = 'public'`);
+    const columns = await sql(
+      `select table_name, column_name from information_schema.columns where table_schema = 'public'`,
+    );
     const known = new Set(columns.map((c) => `${c['table_name']}.${c['column_name']}`));
     for (const entity of entities) {
       const meta = harness.orm.getMetadata().get(entity.meta.className);
-      for (const property of meta.props) for (const column of property.fieldNames) expect(known).toContain(`${meta.collection}.${column}`);
+      for (const property of meta.props)
+        for (const column of property.fieldNames) expect(known).toContain(`${meta.collection}.${column}`);
     }
   });
 
   test('can be taken back', async () => {
     await harness.orm.getMigrator().down({ to: 0 });
-    const tables = await sql(`select table_name from information_schema.tables where table_schema = 'public'`);
+    const tables = await sql(
+      `select table_name from information_schema.tables where table_schema = 'public'`,
+    );
     expect(tables.map((t) => t['table_name'])).toEqual(['migration']);
   });
 });

@@ -17,7 +17,13 @@ export async function openOrm(databaseUrl: string): Promise<MikroORM> {
     entities,
     extensions: [Migrator],
     discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
-    migrations: { migrationsList: migrations, snapshot: false, tableName: 'migration', allOrNothing: true, silent: true },
+    migrations: {
+      migrationsList: migrations,
+      snapshot: false,
+      tableName: 'migration',
+      allOrNothing: true,
+      silent: true,
+    },
     pool: { min: 0, max: 10 },
     forceUtcTimezone: true,
   });

@@ -28,10 +28,25 @@ interface DemoJob {
 }
 
 interface DemoData {
-  readonly company: { readonly name: string; readonly displayUnit: 'celsius' | 'fahrenheit'; readonly schools: Record<string, string> };
+  readonly company: {
+    readonly name: string;
+    readonly displayUnit: 'celsius' | 'fahrenheit';
+    readonly schools: Record<string, string>;
+  };
   readonly people: readonly DemoPerson[];
-  readonly sites: readonly { readonly key: string; readonly name: string; readonly place: string; readonly note?: string }[];
-  readonly units: readonly { readonly key: string; readonly site: string; readonly tag: string; readonly name: string; readonly plate: string }[];
+  readonly sites: readonly {
+    readonly key: string;
+    readonly name: string;
+    readonly place: string;
+    readonly note?: string;
+  }[];
+  readonly units: readonly {
+    readonly key: string;
+    readonly site: string;
+    readonly tag: string;
+    readonly name: string;
+    readonly plate: string;
+  }[];
   readonly jobs: readonly DemoJob[];
 }
 
@@ -51,10 +66,17 @@ export async function loadDemo(services: Services): Promise<readonly DemoPerson[
 }
 
 /** Families as they stand in `demo/controllers`; a changed file becomes a new version beside the old one. */
-async function loadControllers(repositories: Repositories, now: Date): Promise<ReadonlyMap<string, PinnedDefinition>> {
+async function loadControllers(
+  repositories: Repositories,
+  now: Date,
+): Promise<ReadonlyMap<string, PinnedDefinition>> {
   const pins = new Map<string, PinnedDefinition>();
-  for (const file of readdirSync(`${demoFolder}controllers`).filter((name) => name.endsWith('.controller.json'))) {
-    const definition = JSON.parse(readFileSync(`${demoFolder}controllers/${file}`, 'utf8')) as ControllerDefinition;
+  for (const file of readdirSync(`${demoFolder}controllers`).filter((name) =>
+    name.endsWith('.controller.json'),
+  )) {
+    const definition = JSON.parse(
+      readFileSync(`${demoFolder}controllers/${file}`, 'utf8'),
+    ) as ControllerDefinition;
     pins.set(definition.id, await storeDefinition(repositories, definition, now));
   }
   return pins;
@@ -76,7 +98,14 @@ async function loadPeople(repositories: Repositories, data: DemoData, now: Date)
 
 async function loadPlaces(repositories: Repositories, data: DemoData, now: Date): Promise<void> {
   for (const site of data.sites)
-    await repositories.sites.create({ id: idOf(`site:${site.key}`), name: site.name, place: site.place, note: site.note ?? '', archivedAt: null, createdAt: now });
+    await repositories.sites.create({
+      id: idOf(`site:${site.key}`),
+      name: site.name,
+      place: site.place,
+      note: site.note ?? '',
+      archivedAt: null,
+      createdAt: now,
+    });
   for (const unit of data.units)
     await repositories.units.create({
       id: idOf(`unit:${unit.key}`),
@@ -99,7 +128,11 @@ async function loadPlaces(repositories: Repositories, data: DemoData, now: Date)
     });
 }
 
-async function loadEntries(services: Services, job: DemoJob, pins: ReadonlyMap<string, PinnedDefinition>): Promise<void> {
+async function loadEntries(
+  services: Services,
+  job: DemoJob,
+  pins: ReadonlyMap<string, PinnedDefinition>,
+): Promise<void> {
   for (const [index, entry] of job.entries.entries()) {
     const { controller, ...body } = entry;
     const pinned = controller === undefined ? body : { ...body, definition: pins.get(controller) };
@@ -111,7 +144,8 @@ async function loadEntries(services: Services, job: DemoJob, pins: ReadonlyMap<s
       seen: index,
       body: pinned,
     });
-    if (result.status === 'refused') throw new Error(`demo data, job ${job.key}, entry ${index}: ${result.message}`);
+    if (result.status === 'refused')
+      throw new Error(`demo data, job ${job.key}, entry ${index}: ${result.message}`);
   }
 }
 

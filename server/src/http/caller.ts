@@ -10,12 +10,16 @@ export const sessionCookie = 'brine_session';
 export function callerOf(context: Context, requestId: string, config: Config): Caller {
   const socket = socketAddress(context);
   const forwarded = context.req.header('x-forwarded-for') ?? context.req.header('forwarded');
-  const last = config.trustProxy ? context.req.header('x-forwarded-for')?.split(',').at(-1)?.trim() : undefined;
-  const viaHttps = config.tls !== null || (config.trustProxy && context.req.header('x-forwarded-proto') === 'https');
+  const last = config.trustProxy
+    ? context.req.header('x-forwarded-for')?.split(',').at(-1)?.trim()
+    : undefined;
+  const viaHttps =
+    config.tls !== null || (config.trustProxy && context.req.header('x-forwarded-proto') === 'https');
   return {
     requestId,
     address: last ?? socket,
-    onThisMachine: isLoopback(socket) && forwarded === undefined && isLoopbackHost(context.req.header('host')),
+    onThisMachine:
+      isLoopback(socket) && forwarded === undefined && isLoopbackHost(context.req.header('host')),
     https: viaHttps,
     cookie: getCookie(context, sessionCookie) ?? null,
   };

@@ -27,7 +27,11 @@ export class AppError extends Error {
   readonly code: ErrorCode;
   readonly problems: readonly FieldProblem[];
 
-  constructor(code: ErrorCode, message: string, options: { cause?: unknown; problems?: readonly FieldProblem[] } = {}) {
+  constructor(
+    code: ErrorCode,
+    message: string,
+    options: { cause?: unknown; problems?: readonly FieldProblem[] } = {},
+  ) {
     super(message, { cause: options.cause });
     this.code = code;
     this.problems = options.problems ?? [];
@@ -37,7 +41,10 @@ export class AppError extends Error {
 /** An unknown throw as an application error: its text is never shown. */
 export function asAppError(error: unknown): AppError {
   if (error instanceof AppError) return error;
-  if (isConnectionFailure(error)) return new AppError('unavailable', 'The database does not answer; try again in a moment', { cause: error });
+  if (isConnectionFailure(error))
+    return new AppError('unavailable', 'The database does not answer; try again in a moment', {
+      cause: error,
+    });
   return new AppError('internal', 'Something went wrong on the server', { cause: error });
 }
 
@@ -48,5 +55,8 @@ export function errorBody(error: AppError, requestId: string) {
 
 function isConnectionFailure(error: unknown): boolean {
   const code = (error as { code?: unknown } | null)?.code;
-  return typeof code === 'string' && ['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006', '08001'].includes(code);
+  return (
+    typeof code === 'string' &&
+    ['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006', '08001'].includes(code)
+  );
 }

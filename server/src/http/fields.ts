@@ -3,11 +3,15 @@ import { boolean, number, object, string } from 'yup';
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** Schemas several routes share. Messages name the field and what was expected. */
-export const uuid = (label: string) => string().required(`${label}: expected an id`).matches(UUID, `${label}: expected an id`);
+export const uuid = (label: string) =>
+  string().required(`${label}: expected an id`).matches(UUID, `${label}: expected an id`);
 
 /** A text that must be there, trimmed. */
 export const name = (label: string, longest = 200) =>
-  string().trim().required(`${label}: expected a text`).max(longest, `${label}: expected at most ${longest} characters`);
+  string()
+    .trim()
+    .required(`${label}: expected a text`)
+    .max(longest, `${label}: expected at most ${longest} characters`);
 
 /** A text that may be empty. */
 export const text = (label: string, longest: number) =>

@@ -33,18 +33,31 @@ describe('requests that do not fit', () => {
   test('another site’s page changes nothing', async () => {
     const tess = harness.client();
     await tess.signIn('tess');
-    for (const headers of [{ origin: 'https://evil.example' }, { origin: 'null' }, { 'sec-fetch-site': 'cross-site' }])
-      expect((await tess.call('POST', '/api/sites', { name: 'x' }, { headers: headers as never })).status).toBe(403);
-    expect((await tess.call('POST', '/api/sites', { name: 'x' }, { headers: { origin: 'http://localhost:4780' } })).status).toBe(201);
+    for (const headers of [
+      { origin: 'https://evil.example' },
+      { origin: 'null' },
+      { 'sec-fetch-site': 'cross-site' },
+    ])
+      expect(
+        (await tess.call('POST', '/api/sites', { name: 'x' }, { headers: headers as never })).status,
+      ).toBe(403);
+    expect(
+      (await tess.call('POST', '/api/sites', { name: 'x' }, { headers: { origin: 'http://localhost:4780' } }))
+        .status,
+    ).toBe(201);
   });
 
   test('a form post is refused by its type', async () => {
-    const answer = await harness.client().call('POST', '/api/sign-in', 'login=a', { headers: { 'content-type': 'application/x-www-form-urlencoded' } });
+    const answer = await harness.client().call('POST', '/api/sign-in', 'login=a', {
+      headers: { 'content-type': 'application/x-www-form-urlencoded' },
+    });
     expect([answer.status, answer.json.error.code]).toEqual([415, 'wrongType']);
   });
 
   test('no JSON is said so', async () => {
-    const answer = await harness.client().call('POST', '/api/sign-in', '{oops', { headers: { 'content-type': 'application/json' } });
+    const answer = await harness
+      .client()
+      .call('POST', '/api/sign-in', '{oops', { headers: { 'content-type': 'application/json' } });
     expect([answer.status, answer.json.error.message]).toEqual([400, 'The body is no JSON']);
   });
 
@@ -52,14 +65,19 @@ describe('requests that do not fit', () => {
     const body = JSON.stringify({ login: 'a'.repeat(70_000), password: 'b', device: 'c' });
     const answer = await harness.client().call('POST', '/api/sign-in', body);
     expect([answer.status, answer.json.error.code]).toEqual([413, 'tooLarge']);
-    const lying = await harness.client().call('POST', '/api/sign-in', body, { headers: { 'content-length': '10' } });
+    const lying = await harness
+      .client()
+      .call('POST', '/api/sign-in', body, { headers: { 'content-length': '10' } });
     expect(lying.status).toBe(413);
   });
 
   test('every field that does not fit is named', async () => {
     const answer = await harness.client().call('POST', '/api/sign-in', { device: 'd' });
     expect(answer.status).toBe(400);
-    expect(answer.json.error.problems.map((p: { field: string }) => p.field).sort()).toEqual(['body.login', 'body.password']);
+    expect(answer.json.error.problems.map((p: { field: string }) => p.field).sort()).toEqual([
+      'body.login',
+      'body.password',
+    ]);
   });
 });
 

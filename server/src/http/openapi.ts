@@ -13,7 +13,11 @@ export function openApiDocument(routes: readonly RouteDefinition[], version: str
   }
   return {
     openapi: '3.1.0',
-    info: { title: 'Brine Dial', version, description: 'Jobs, units, controllers and people of one company. Values keep their unit.' },
+    info: {
+      title: 'Brine Dial',
+      version,
+      description: 'Jobs, units, controllers and people of one company. Values keep their unit.',
+    },
     paths,
     components: {
       securitySchemes: {
@@ -36,7 +40,10 @@ const errorSchema = {
         code: { enum: Object.keys(statusOf) },
         message: { type: 'string' },
         requestId: { type: 'string' },
-        problems: { type: 'array', items: { type: 'object', properties: { field: { type: 'string' }, message: { type: 'string' } } } },
+        problems: {
+          type: 'array',
+          items: { type: 'object', properties: { field: { type: 'string' }, message: { type: 'string' } } },
+        },
       },
     },
   },
@@ -46,12 +53,18 @@ function operationOf(route: RouteDefinition): Json {
   return {
     summary: route.summary,
     description: `Access: ${accessWords[route.access]}.`,
-    security: route.access === 'public' ? [] : route.access === 'ticket' ? [{ ticket: [] }] : [{ session: [] }],
+    security:
+      route.access === 'public' ? [] : route.access === 'ticket' ? [{ ticket: [] }] : [{ session: [] }],
     parameters: [...parametersOf('path', route.params), ...parametersOf('query', route.query)],
-    ...(route.body && { requestBody: { required: true, content: { 'application/json': { schema: jsonSchemaOf(route.body) } } } }),
+    ...(route.body && {
+      requestBody: { required: true, content: { 'application/json': { schema: jsonSchemaOf(route.body) } } },
+    }),
     responses: {
       [route.status ?? 200]: { description: 'done' },
-      default: { description: 'error', content: { 'application/json': { schema: { $ref: '#/components/schemas/Error' } } } },
+      default: {
+        description: 'error',
+        content: { 'application/json': { schema: { $ref: '#/components/schemas/Error' } } },
+      },
     },
   };
 }
@@ -84,15 +97,21 @@ function fromDescription(description: SchemaDescription): Json {
   const base = ofType(description);
   const choices = description.oneOf.filter((value) => value !== null);
   const narrowed = choices.length > 0 ? { ...base, enum: choices } : base;
-  return description.nullable && 'type' in narrowed ? { ...narrowed, type: [narrowed['type'], 'null'] } : narrowed;
+  return description.nullable && 'type' in narrowed
+    ? { ...narrowed, type: [narrowed['type'], 'null'] }
+    : narrowed;
 }
 
 function ofType(description: SchemaDescription): Json {
   switch (description.type) {
     case 'object': {
       const fields = (description as unknown as { fields: Record<string, SchemaDescription> }).fields;
-      const required = Object.entries(fields).filter(([, field]) => !field.optional).map(([name]) => name);
-      const properties = Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, fromDescription(field)]));
+      const required = Object.entries(fields)
+        .filter(([, field]) => !field.optional)
+        .map(([name]) => name);
+      const properties = Object.fromEntries(
+        Object.entries(fields).map(([name, field]) => [name, fromDescription(field)]),
+      );
       return { type: 'object', properties, ...(required.length > 0 && { required }) };
     }
     case 'array': {
@@ -109,8 +128,12 @@ function ofType(description: SchemaDescription): Json {
 }
 
 function limits(description: SchemaDescription): Json {
-  const limit = (name: string) => (description.tests.find((t) => t.name === name)?.params as { min?: number; max?: number } | undefined);
+  const limit = (name: string) =>
+    description.tests.find((t) => t.name === name)?.params as { min?: number; max?: number } | undefined;
   const [min, max] = [limit('min')?.min, limit('max')?.max];
   const [low, high] = description.type === 'number' ? ['minimum', 'maximum'] : ['minLength', 'maxLength'];
-  return { ...(typeof min === 'number' && { [low!]: min }), ...(typeof max === 'number' && { [high!]: max }) };
+  return {
+    ...(typeof min === 'number' && { [low!]: min }),
+    ...(typeof max === 'number' && { [high!]: max }),
+  };
 }

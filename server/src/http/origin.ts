@@ -20,5 +20,8 @@ export function refuseForeignOrigin(context: Context): void {
 }
 
 function refused(): AppError {
-  return new AppError('forbidden', 'This request came from another site; open Brine Dial itself and try again');
+  return new AppError(
+    'forbidden',
+    'This request came from another site; open Brine Dial itself and try again',
+  );
 }

@@ -18,7 +18,11 @@ export interface RouteInput<Params, Query, Body> {
 }
 
 /** One route as data: the OpenAPI document, the access check and the handler come from the same place. */
-export interface RouteDefinition<Params extends AnyObject = AnyObject, Query extends AnyObject = AnyObject, Body extends AnyObject = AnyObject> {
+export interface RouteDefinition<
+  Params extends AnyObject = AnyObject,
+  Query extends AnyObject = AnyObject,
+  Body extends AnyObject = AnyObject,
+> {
   readonly method: 'get' | 'post' | 'patch' | 'delete';
   /** Path in Hono's spelling, below `/api`. */
   readonly path: string;
@@ -47,7 +51,11 @@ export function personOf(input: { readonly person: SignedIn | null }): SignedIn 
 }
 
 /** Validates one part of a request once, at the edge; every field that does not fit is named. Unknown fields are dropped. */
-export async function validated<Shape extends AnyObject>(schema: ObjectSchema<Shape> | undefined, data: unknown, part: string): Promise<Shape> {
+export async function validated<Shape extends AnyObject>(
+  schema: ObjectSchema<Shape> | undefined,
+  data: unknown,
+  part: string,
+): Promise<Shape> {
   if (!schema) return {} as Shape;
   try {
     return (await schema.validate(data ?? {}, { abortEarly: false, stripUnknown: true })) as Shape;

@@ -24,7 +24,8 @@ export function staticFiles(folder: string) {
     const path = decodeSafely(new URL(context.req.url).pathname);
     const wanted = path === null ? null : normalize(join(root, path));
     const file = wanted !== null && wanted.startsWith(root) && (await isFile(wanted)) ? wanted : null;
-    if (file === null && path !== null && extname(path) !== '' && path.startsWith('/assets/')) return context.notFound();
+    if (file === null && path !== null && extname(path) !== '' && path.startsWith('/assets/'))
+      return context.notFound();
     const chosen = file ?? join(root, 'index.html');
     const body = await readFile(chosen);
     const kept = chosen.startsWith(join(root, 'assets') + sep);

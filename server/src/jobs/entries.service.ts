@@ -21,7 +21,12 @@ export interface SentEntry {
 
 /** What became of one sent entry. A refused one stays on the device, with the sentence. */
 export type EntryResult =
-  | { readonly id: string; readonly status: 'accepted'; readonly sequence: number; readonly receivedAt: string }
+  | {
+      readonly id: string;
+      readonly status: 'accepted';
+      readonly sequence: number;
+      readonly receivedAt: string;
+    }
   | { readonly id: string; readonly status: 'refused'; readonly code: ErrorCode; readonly message: string };
 
 /** Entries of a job after a sequence, with the names of their authors, and whether there are more. */
@@ -34,23 +39,43 @@ export interface EntryPage {
 const PAGE = 1000;
 
 /** Takes entries in the order sent. Each stands or falls alone; the same one sent twice is accepted once. */
-export async function appendEntries(services: Services, caller: Caller, ticket: string, sent: readonly SentEntry[]): Promise<readonly EntryResult[]> {
+export async function appendEntries(
+  services: Services,
+  caller: Caller,
+  ticket: string,
+  sent: readonly SentEntry[],
+): Promise<readonly EntryResult[]> {
   // Once before any entry: a ticket that is no longer good refuses the whole batch.
-  const author = await services.database.transaction((repositories) => authorOfTicket(repositories, ticket, caller, services.now()));
+  const author = await services.database.transaction((repositories) =>
+    authorOfTicket(repositories, ticket, caller, services.now()),
+  );
   const results: EntryResult[] = [];
   for (const entry of sent) results.push(await append(services, author.person.id, author.device, entry));
   return results;
 }
 
 /** Adds one entry under an author, or says why not. */
-export async function append(services: Services, authorId: string, device: string, sent: SentEntry): Promise<EntryResult> {
+export async function append(
+  services: Services,
+  authorId: string,
+  device: string,
+  sent: SentEntry,
+): Promise<EntryResult> {
   const problem = entryProblem(sent.body);
   if (problem !== null) return refused(sent.id, 'badInput', problem);
   try {
-    const stored = await services.database.transaction((repositories) => store(repositories, services, authorId, device, sent));
-    return { id: sent.id, status: 'accepted', sequence: stored.sequence, receivedAt: stored.receivedAt.toISOString() };
+    const stored = await services.database.transaction((repositories) =>
+      store(repositories, services, authorId, device, sent),
+    );
+    return {
+      id: sent.id,
+      status: 'accepted',
+      sequence: stored.sequence,
+      receivedAt: stored.receivedAt.toISOString(),
+    };
   } catch (error) {
-    if (error instanceof AppError && error.code !== 'unavailable') return refused(sent.id, error.code, error.message);
+    if (error instanceof AppError && error.code !== 'unavailable')
+      return refused(sent.id, error.code, error.message);
     throw error;
   }
 }
@@ -59,18 +84,34 @@ export function readEntries(services: Services, jobId: string, after: number): P
   return services.database.transaction(async (repositories) => {
     await mustFindJob(repositories, jobId);
     const stored = await repositories.entries.after(jobId, after, PAGE);
-    return { entries: stored.map(acceptedOf), names: await namesOf(repositories, stored.map((e) => e.authorId)), more: stored.length === PAGE };
+    return {
+      entries: stored.map(acceptedOf),
+      names: await namesOf(
+        repositories,
+        stored.map((e) => e.authorId),
+      ),
+      more: stored.length === PAGE,
+    };
   });
 }
 
-async function store(repositories: Repositories, services: Services, authorId: string, device: string, sent: SentEntry): Promise<StoredEntry> {
+async function store(
+  repositories: Repositories,
+  services: Services,
+  authorId: string,
+  device: string,
+  sent: SentEntry,
+): Promise<StoredEntry> {
   // The job's lock is taken first, so that two posts of one entry meet here one after the other.
   const job = await repositories.jobs.lock(sent.job);
   if (!job) throw new AppError('notFound', 'This job does not exist on the server');
   const twin = await repositories.entries.byId(sent.id);
   if (twin) return sameOrRefuse(twin, authorId, sent);
   if (await repositories.entries.byDevice(sent.job, device, sent.deviceSequence))
-    throw new AppError('conflict', `Entry ${sent.deviceSequence} of this device was already taken with other content`);
+    throw new AppError(
+      'conflict',
+      `Entry ${sent.deviceSequence} of this device was already taken with other content`,
+    );
   const sequence = job.lastSequence + 1;
   const entry: StoredEntry = {
     id: sent.id,
@@ -91,7 +132,8 @@ async function store(repositories: Repositories, services: Services, authorId: s
 }
 
 function sameOrRefuse(twin: StoredEntry, authorId: string, sent: SentEntry): StoredEntry {
-  const same = twin.jobId === sent.job && twin.authorId === authorId && isDeepStrictEqual(twin.body, sent.body);
+  const same =
+    twin.jobId === sent.job && twin.authorId === authorId && isDeepStrictEqual(twin.body, sent.body);
   if (!same) throw new AppError('conflict', 'An entry with this id was already taken with other content');
   return twin;
 }

@@ -7,7 +7,13 @@ let tess: Client;
 let jobId: string;
 beforeAll(async () => {
   harness = await startHarness();
-  for (const [login, role] of [['tess', 'technician'], ['tom', 'technician'], ['vic', 'viewer'], ['lena', 'lead']] as const) await harness.person(login, role);
+  for (const [login, role] of [
+    ['tess', 'technician'],
+    ['tom', 'technician'],
+    ['vic', 'viewer'],
+    ['lena', 'lead'],
+  ] as const)
+    await harness.person(login, role);
   tess = harness.client();
   await tess.signIn('tess');
 });
@@ -18,12 +24,18 @@ afterAll(() => harness.stop());
 
 const note = (text: string) => ({ kind: 'note', text });
 const send = (client: Client, ...entries: object[]) => client.call('POST', '/api/entries', { entries });
-const stream = async (client: Client, after = 0) => (await client.call('GET', `/api/jobs/${jobId}/entries?after=${after}`)).json;
+const stream = async (client: Client, after = 0) =>
+  (await client.call('GET', `/api/jobs/${jobId}/entries?after=${after}`)).json;
 
 describe('entries', () => {
   test('get the next sequence of their job and are read back under their author', async () => {
     const sent = await send(tess, anEntry(jobId, 1, note('one')), anEntry(jobId, 2, note('two')));
-    expect(sent.json.results.map((r: { status: string; sequence: number }) => [r.status, r.sequence])).toEqual([['accepted', 1], ['accepted', 2]]);
+    expect(
+      sent.json.results.map((r: { status: string; sequence: number }) => [r.status, r.sequence]),
+    ).toEqual([
+      ['accepted', 1],
+      ['accepted', 2],
+    ]);
     const page = await stream(tess);
     expect(page.entries.map((e: { body: { text: string } }) => e.body.text)).toEqual(['one', 'two']);
     expect(Object.values(page.names)).toEqual(['Name of tess']);
@@ -53,8 +65,17 @@ describe('entries', () => {
   });
 
   test('one that does not fit does not hold up the others', async () => {
-    const { json } = await send(tess, anEntry(jobId, 1, { kind: 'found', code: '', value: 'x' }), anEntry(jobId, 2, note('good')), anEntry(randomUUID(), 3, note('no job')));
-    expect(json.results.map((r: { status: string; code?: string }) => r.code ?? r.status)).toEqual(['badInput', 'accepted', 'notFound']);
+    const { json } = await send(
+      tess,
+      anEntry(jobId, 1, { kind: 'found', code: '', value: 'x' }),
+      anEntry(jobId, 2, note('good')),
+      anEntry(randomUUID(), 3, note('no job')),
+    );
+    expect(json.results.map((r: { status: string; code?: string }) => r.code ?? r.status)).toEqual([
+      'badInput',
+      'accepted',
+      'notFound',
+    ]);
     expect(json.results[0].message).toContain('body.code');
   });
 
@@ -66,9 +87,15 @@ describe('entries', () => {
         return client;
       }),
     );
-    await Promise.all(devices.flatMap((client, d) => [1, 2, 3].map((n) => send(client, anEntry(jobId, n, note(`${d}.${n}`))))));
+    await Promise.all(
+      devices.flatMap((client, d) =>
+        [1, 2, 3].map((n) => send(client, anEntry(jobId, n, note(`${d}.${n}`)))),
+      ),
+    );
     const { entries } = await stream(tess);
-    expect(entries.map((e: { sequence: number }) => e.sequence)).toEqual(Array.from({ length: 18 }, (_, i) => i + 1));
+    expect(entries.map((e: { sequence: number }) => e.sequence)).toEqual(
+      Array.from({ length: 18 }, (_, i) => i + 1),
+    );
   });
 
   test('the same entry posted twice at the same moment is one row', async () => {
@@ -99,7 +126,9 @@ describe('entries', () => {
     await tom.signIn('tom');
     const lena = harness.client();
     await lena.signIn('lena');
-    const row = (await lena.call('GET', '/api/people')).json.people.find((p: { login: string }) => p.login === 'tom');
+    const row = (await lena.call('GET', '/api/people')).json.people.find(
+      (p: { login: string }) => p.login === 'tom',
+    );
     await lena.call('PATCH', `/api/people/${row.id}`, { role: 'viewer', version: row.version });
     expect((await send(tom, anEntry(jobId, 1, note('x')))).status).toBe(403);
   });
@@ -113,7 +142,10 @@ describe('entries', () => {
   });
 
   test('a batch of 201 is refused with a sentence', async () => {
-    const { status, json } = await send(tess, ...Array.from({ length: 201 }, (_, i) => anEntry(jobId, i + 1, note('x'))));
+    const { status, json } = await send(
+      tess,
+      ...Array.from({ length: 201 }, (_, i) => anEntry(jobId, i + 1, note('x'))),
+    );
     expect([status, json.error.message]).toEqual([400, expect.stringContaining('at most 200')]);
   });
 

@@ -8,7 +8,11 @@ export function entryRepository(em: EntityManager) {
     byDevice: (jobId: string, device: string, deviceSequence: number) =>
       em.findOne(entryEntity, { jobId, device, deviceSequence }) as Promise<StoredEntry | null>,
     after: (jobId: string, sequence: number, limit: number) =>
-      em.find(entryEntity, { jobId, sequence: { $gt: sequence } }, { orderBy: { sequence: 'asc' }, limit }) as Promise<StoredEntry[]>,
+      em.find(
+        entryEntity,
+        { jobId, sequence: { $gt: sequence } },
+        { orderBy: { sequence: 'asc' }, limit },
+      ) as Promise<StoredEntry[]>,
     create: (entry: StoredEntry) => insert(em, entryEntity, entry as never),
   };
 }

@@ -7,13 +7,17 @@ export function jobRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(jobEntity, { id }) as Promise<Job | null>,
     /** The job with its row locked until the transaction ends: sequences of one job are given out one at a time. */
-    lock: (id: string) => em.findOne(jobEntity, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE }) as Promise<Job | null>,
+    lock: (id: string) =>
+      em.findOne(jobEntity, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE }) as Promise<Job | null>,
     search: (text: string, unitIds: readonly string[] | null, archived: boolean, limit: number) =>
       em.find(
         jobEntity,
         {
           archivedAt: archived ? { $ne: null } : null,
-          ...(text !== '' && unitIds !== null && { $or: [{ title: { $ilike: containing(text) } }, { unitId: { $in: [...unitIds] } }] }),
+          ...(text !== '' &&
+            unitIds !== null && {
+              $or: [{ title: { $ilike: containing(text) } }, { unitId: { $in: [...unitIds] } }],
+            }),
           ...(text === '' && unitIds !== null && { unitId: { $in: [...unitIds] } }),
         },
         { orderBy: { createdAt: 'desc' }, limit },

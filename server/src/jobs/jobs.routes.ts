@@ -24,7 +24,9 @@ export const jobRoutes = [
     summary: 'Jobs by title, unit or site',
     access: 'viewer',
     query: listQuery.concat(object({ unit: string().optional() })),
-    handle: async ({ services, query }) => ({ jobs: await listJobs(services, query.search, query.unit ?? null, query.archived) }),
+    handle: async ({ services, query }) => ({
+      jobs: await listJobs(services, query.search, query.unit ?? null, query.archived),
+    }),
   }),
   route({
     method: 'get',
@@ -67,7 +69,12 @@ export const jobRoutes = [
     summary: 'Hands in entries of one author; each is accepted or refused alone',
     access: 'ticket',
     limit: 2 * 1024 * 1024,
-    body: object({ entries: array(sentEntry).required('entries: expected a list').min(1).max(MOST_ENTRIES, `entries: expected at most ${MOST_ENTRIES} at once`) }),
+    body: object({
+      entries: array(sentEntry)
+        .required('entries: expected a list')
+        .min(1)
+        .max(MOST_ENTRIES, `entries: expected at most ${MOST_ENTRIES} at once`),
+    }),
     async handle({ services, caller, body, context }) {
       const ticket = context.req.header('x-brine-ticket');
       if (!ticket) throw new AppError('notSignedIn', 'x-brine-ticket: expected a ticket');

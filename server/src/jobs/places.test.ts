@@ -11,13 +11,17 @@ beforeAll(async () => {
 });
 afterAll(() => harness.stop());
 
-const names = (answer: { json: Record<string, { name?: string; title?: string }[]> }, list: string) => answer.json[list]!.map((x) => x.name ?? x.title);
+const names = (answer: { json: Record<string, { name?: string; title?: string }[]> }, list: string) =>
+  answer.json[list]!.map((x) => x.name ?? x.title);
 
 describe('sites, units and jobs', () => {
   test('are created, searched, edited and archived', async () => {
     const { siteId, unitId, jobId } = await aJob(tess, 'Frost on the fans');
     const site = (await tess.call('GET', `/api/sites/${siteId}`)).json.site;
-    const edited = await tess.call('PATCH', `/api/sites/${siteId}`, { name: 'South quay', version: site.version });
+    const edited = await tess.call('PATCH', `/api/sites/${siteId}`, {
+      name: 'South quay',
+      version: site.version,
+    });
     expect(edited.json.site).toMatchObject({ name: 'South quay', place: 'North', archived: false });
     expect(names(await tess.call('GET', '/api/sites?search=SOUTH'), 'sites')).toEqual(['South quay']);
     expect(names(await tess.call('GET', '/api/units?search=fm-2'), 'units')).toEqual(['Fish store']);
@@ -25,7 +29,11 @@ describe('sites, units and jobs', () => {
     expect(names(await tess.call('GET', '/api/jobs?search=fish'), 'jobs')).toEqual(['Frost on the fans']);
     expect(names(await tess.call('GET', `/api/jobs?unit=${unitId}`), 'jobs')).toEqual(['Frost on the fans']);
     const job = (await tess.call('GET', `/api/jobs/${jobId}`)).json.job;
-    expect(job).toMatchObject({ title: 'Frost on the fans', createdBy: 'Name of tess', unit: { siteName: 'South quay', tag: 'FM-2' } });
+    expect(job).toMatchObject({
+      title: 'Frost on the fans',
+      createdBy: 'Name of tess',
+      unit: { siteName: 'South quay', tag: 'FM-2' },
+    });
     await tess.call('PATCH', `/api/jobs/${jobId}`, { archived: true, version: job.version });
     expect(names(await tess.call('GET', '/api/jobs'), 'jobs')).toEqual([]);
     expect(names(await tess.call('GET', '/api/jobs?archived=true'), 'jobs')).toEqual(['Frost on the fans']);
@@ -74,9 +82,19 @@ describe('the company', () => {
     const lena = harness.client();
     await lena.signIn('lena');
     const { company } = (await lena.call('GET', '/api/company')).json;
-    const changed = await lena.call('PATCH', '/api/company', { schools: { differential: 'tight' }, displayUnit: 'fahrenheit', version: company.version });
-    expect(changed.json.company).toMatchObject({ schools: { differential: 'tight' }, displayUnit: 'fahrenheit' });
-    const refused = await lena.call('PATCH', '/api/company', { schools: { differential: 'medium' }, version: changed.json.company.version });
+    const changed = await lena.call('PATCH', '/api/company', {
+      schools: { differential: 'tight' },
+      displayUnit: 'fahrenheit',
+      version: company.version,
+    });
+    expect(changed.json.company).toMatchObject({
+      schools: { differential: 'tight' },
+      displayUnit: 'fahrenheit',
+    });
+    const refused = await lena.call('PATCH', '/api/company', {
+      schools: { differential: 'medium' },
+      version: changed.json.company.version,
+    });
     expect(refused.json.error.message).toContain('expected one of tight, wide');
   });
 });

@@ -2,7 +2,15 @@ import { boolean, object, string } from 'yup';
 import { device, withCookie } from '../auth/auth.routes.ts';
 import { idParams, name, version } from '../http/fields.ts';
 import { route } from '../http/route.ts';
-import { changePerson, endSessions, invite, listPeople, lookAtLink, resetPassword, takeLink } from './people.service.ts';
+import {
+  changePerson,
+  endSessions,
+  invite,
+  listPeople,
+  lookAtLink,
+  resetPassword,
+  takeLink,
+} from './people.service.ts';
 import { roles, type Role } from './person.entity.ts';
 
 const role = string<Role>().oneOf([...roles], `role: expected one of ${roles.join(', ')}`);
@@ -23,7 +31,9 @@ export const peopleRoutes = [
     access: 'lead',
     status: 201,
     body: object({ login: name('Login'), name: name('Name'), role: role.required('role: expected a role') }),
-    handle: async ({ services, body }) => ({ link: await invite(services, body.login, body.name, body.role) }),
+    handle: async ({ services, body }) => ({
+      link: await invite(services, body.login, body.name, body.role),
+    }),
   }),
   route({
     method: 'patch',
@@ -31,7 +41,12 @@ export const peopleRoutes = [
     summary: 'Changes role or name, disables or enables',
     access: 'lead',
     params: idParams,
-    body: object({ role: role.optional(), name: name('Name').optional(), disabled: boolean().optional(), version }),
+    body: object({
+      role: role.optional(),
+      name: name('Name').optional(),
+      disabled: boolean().optional(),
+      version,
+    }),
     handle: async ({ services, params, body }) => ({ person: await changePerson(services, params.id, body) }),
   }),
   route({

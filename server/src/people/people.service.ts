@@ -36,7 +36,8 @@ export function listPeople(services: Services): Promise<readonly PersonLine[]> {
 /** Invites somebody: the account exists at once, and opens with the link. */
 export function invite(services: Services, login: string, name: string, role: Role): Promise<OneTimeLink> {
   return services.database.transaction(async (repositories) => {
-    if (await repositories.people.byLogin(login)) throw new AppError('conflict', `${login}: somebody has this login already`);
+    if (await repositories.people.byLogin(login))
+      throw new AppError('conflict', `${login}: somebody has this login already`);
     const person = await repositories.people.create({
       id: randomUUID(),
       login,
@@ -59,7 +60,13 @@ export function resetPassword(services: Services, personId: string): Promise<One
     person.passwordHash = null;
     await repositories.people.save();
     await endEverything(repositories, person.id);
-    return makeLink(repositories, services.now(), { kind: 'reset', role: person.role, name: person.name, login: person.login, personId });
+    return makeLink(repositories, services.now(), {
+      kind: 'reset',
+      role: person.role,
+      name: person.name,
+      login: person.login,
+      personId,
+    });
   });
 }
 
@@ -67,16 +74,23 @@ export function resetPassword(services: Services, personId: string): Promise<One
 export function changePerson(
   services: Services,
   personId: string,
-  change: { readonly role?: Role | undefined; readonly name?: string | undefined; readonly disabled?: boolean | undefined; readonly version: number },
+  change: {
+    readonly role?: Role | undefined;
+    readonly name?: string | undefined;
+    readonly disabled?: boolean | undefined;
+    readonly version: number;
+  },
 ): Promise<PersonLine> {
   return services.database.transaction(async (repositories) => {
     const person = await mustFind(repositories, personId);
-    if (person.version !== change.version) throw new AppError('conflict', `${person.name} was changed by somebody else meanwhile; look again`);
+    if (person.version !== change.version)
+      throw new AppError('conflict', `${person.name} was changed by somebody else meanwhile; look again`);
     const losesLead = (change.role !== undefined && change.role !== 'lead') || change.disabled === true;
     if (losesLead) await keepALead(repositories, person, 'change');
     if (change.role !== undefined) person.role = change.role;
     if (change.name !== undefined) person.name = change.name;
-    if (change.disabled !== undefined) person.disabledAt = change.disabled ? (person.disabledAt ?? services.now()) : null;
+    if (change.disabled !== undefined)
+      person.disabledAt = change.disabled ? (person.disabledAt ?? services.now()) : null;
     await repositories.people.save();
     if (change.disabled === true) await endEverything(repositories, person.id);
     return lineOf(person);
@@ -85,11 +99,16 @@ export function changePerson(
 
 /** Ends every session and ticket of a person. */
 export function endSessions(services: Services, personId: string): Promise<void> {
-  return services.database.transaction(async (repositories) => endEverything(repositories, (await mustFind(repositories, personId)).id));
+  return services.database.transaction(async (repositories) =>
+    endEverything(repositories, (await mustFind(repositories, personId)).id),
+  );
 }
 
 /** What a link is for; refused once used or expired. */
-export function lookAtLink(services: Services, token: string): Promise<Pick<Invitation, 'kind' | 'name' | 'login' | 'role'>> {
+export function lookAtLink(
+  services: Services,
+  token: string,
+): Promise<Pick<Invitation, 'kind' | 'name' | 'login' | 'role'>> {
   return services.database.transaction(async (repositories) => {
     const { kind, name, login, role } = await usableLink(repositories, token, services.now());
     return { kind, name, login, role };
@@ -100,17 +119,27 @@ export function lookAtLink(services: Services, token: string): Promise<Pick<Invi
 export async function takeLink(
   services: Services,
   token: string,
-  taken: { readonly login: string | null; readonly name: string | null; readonly password: string; readonly device: string },
+  taken: {
+    readonly login: string | null;
+    readonly name: string | null;
+    readonly password: string;
+    readonly device: string;
+  },
 ): Promise<SignInResult> {
   if (taken.password.length < SHORTEST_PASSWORD)
     throw new AppError('badInput', `Password: expected at least ${SHORTEST_PASSWORD} characters`, {
-      problems: [{ field: 'body.password', message: `Password: expected at least ${SHORTEST_PASSWORD} characters` }],
+      problems: [
+        { field: 'body.password', message: `Password: expected at least ${SHORTEST_PASSWORD} characters` },
+      ],
     });
   const passwordHash = await hashPassword(taken.password);
   return services.database.transaction(async (repositories) => {
     const now = services.now();
     const link = await usableLink(repositories, token, now);
-    const person = link.kind === 'firstLead' ? await firstLead(repositories, taken, now) : await mustFind(repositories, link.personId!);
+    const person =
+      link.kind === 'firstLead'
+        ? await firstLead(repositories, taken, now)
+        : await mustFind(repositories, link.personId!);
     if (person.disabledAt !== null) throw new AppError('forbidden', 'This account is disabled');
     person.passwordHash = passwordHash;
     link.usedAt = now;
@@ -124,7 +153,13 @@ export function firstLeadLink(services: Services): Promise<OneTimeLink | null> {
   return services.database.transaction(async (repositories) => {
     if ((await repositories.people.countActiveLeads()) > 0) return null;
     await repositories.invitations.dropUnused('firstLead', null);
-    return makeLink(repositories, services.now(), { kind: 'firstLead', role: 'lead', name: '', login: null, personId: null });
+    return makeLink(repositories, services.now(), {
+      kind: 'firstLead',
+      role: 'lead',
+      name: '',
+      login: null,
+      personId: null,
+    });
   });
 }
 
@@ -133,9 +168,16 @@ export function isLast(leads: number, person: Pick<Person, 'role' | 'disabledAt'
   return leads <= 1 && person.role === 'lead' && person.disabledAt === null && person.passwordHash !== null;
 }
 
-async function keepALead(repositories: Repositories, person: Person, what: 'change' | 'reset'): Promise<void> {
+async function keepALead(
+  repositories: Repositories,
+  person: Person,
+  what: 'change' | 'reset',
+): Promise<void> {
   if (!isLast(await repositories.people.countActiveLeads(), person)) return;
-  throw new AppError('conflict', `${person.name} is the only lead; ${what === 'reset' ? 'another lead must do this' : 'make somebody else a lead first'}`);
+  throw new AppError(
+    'conflict',
+    `${person.name} is the only lead; ${what === 'reset' ? 'another lead must do this' : 'make somebody else a lead first'}`,
+  );
 }
 
 async function firstLead(
@@ -144,15 +186,27 @@ async function firstLead(
   now: Date,
 ): Promise<Person> {
   const [login, name] = [taken.login?.trim() ?? '', taken.name?.trim() ?? ''];
-  if (login === '' || name === '') throw new AppError('badInput', 'Login and name: expected both for the first lead');
-  if (await repositories.people.byLogin(login)) throw new AppError('conflict', `${login}: somebody has this login already`);
-  return repositories.people.create({ id: randomUUID(), login, name, role: 'lead', passwordHash: null, disabledAt: null, demo: false, createdAt: now });
+  if (login === '' || name === '')
+    throw new AppError('badInput', 'Login and name: expected both for the first lead');
+  if (await repositories.people.byLogin(login))
+    throw new AppError('conflict', `${login}: somebody has this login already`);
+  return repositories.people.create({
+    id: randomUUID(),
+    login,
+    name,
+    role: 'lead',
+    passwordHash: null,
+    disabledAt: null,
+    demo: false,
+    createdAt: now,
+  });
 }
 
 async function usableLink(repositories: Repositories, token: string, now: Date): Promise<Invitation> {
   const link = await repositories.invitations.byHash(hashOf(token));
   if (!link) throw new AppError('notFound', 'This link is unknown; a newer one may have replaced it');
-  if (link.usedAt !== null || link.expiresAt <= now) throw new AppError('linkUsed', 'This link was used or is too old; ask a lead for a new one');
+  if (link.usedAt !== null || link.expiresAt <= now)
+    throw new AppError('linkUsed', 'This link was used or is too old; ask a lead for a new one');
   return link;
 }
 
@@ -163,7 +217,13 @@ async function makeLink(
 ): Promise<OneTimeLink> {
   const token = newToken();
   const expiresAt = new Date(now.getTime() + LINK_DAYS * DAY_MS);
-  await repositories.invitations.create({ ...invitation, hash: hashOf(token), createdAt: now, expiresAt, usedAt: null });
+  await repositories.invitations.create({
+    ...invitation,
+    hash: hashOf(token),
+    createdAt: now,
+    expiresAt,
+    usedAt: null,
+  });
   return { token, expiresAt: expiresAt.toISOString() };
 }
 
@@ -192,8 +252,10 @@ function lineOf(person: Person): PersonLine {
 }
 
 /** Names by id, for those who read what others wrote. */
-export async function namesOf(repositories: Repositories, ids: readonly string[]): Promise<Readonly<Record<string, string>>> {
+export async function namesOf(
+  repositories: Repositories,
+  ids: readonly string[],
+): Promise<Readonly<Record<string, string>>> {
   const people = await repositories.people.byIds([...new Set(ids)]);
   return Object.fromEntries(people.map((person) => [person.id, person.name]));
 }
-

@@ -18,7 +18,9 @@ describe('the first lead', () => {
     const second = (await firstLeadLink(harness.services))!;
     lead = harness.client();
     expect((await take(lead, first.token, { login: 'lena', name: 'Lena' })).status).toBe(404);
-    expect((await take(lead, second.token, { login: 'lena', name: 'Lena', password: 'short' })).status).toBe(400);
+    expect((await take(lead, second.token, { login: 'lena', name: 'Lena', password: 'short' })).status).toBe(
+      400,
+    );
     const taken = await take(lead, second.token, { login: 'lena', name: 'Lena' });
     expect(taken.json.person).toMatchObject({ login: 'lena', role: 'lead' });
     expect((await take(harness.client(), second.token, { login: 'eve', name: 'Eve' })).status).toBe(410);
@@ -28,9 +30,17 @@ describe('the first lead', () => {
 
 describe('a lead', () => {
   test('invites; the link sets a password once', async () => {
-    const { json } = await lead.call('POST', '/api/people', { login: 'Tess', name: 'Tess', role: 'technician' });
+    const { json } = await lead.call('POST', '/api/people', {
+      login: 'Tess',
+      name: 'Tess',
+      role: 'technician',
+    });
     const tess = harness.client();
-    expect((await tess.call('GET', `/api/links/${json.link.token}`)).json.link).toMatchObject({ kind: 'invite', login: 'Tess', role: 'technician' });
+    expect((await tess.call('GET', `/api/links/${json.link.token}`)).json.link).toMatchObject({
+      kind: 'invite',
+      login: 'Tess',
+      role: 'technician',
+    });
     expect((await take(tess, json.link.token)).json.person.role).toBe('technician');
     expect((await take(harness.client(), json.link.token)).status).toBe(410);
     expect((await harness.client().signIn('tess', 'a long password')).status).toBe(200);
@@ -56,7 +66,10 @@ describe('a lead', () => {
     const row = await personRow('dan');
     await lead.call('PATCH', `/api/people/${row.id}`, { disabled: true, version: row.version });
     expect((await dan.call('GET', '/api/me')).status).toBe(401);
-    expect((await dan.call('POST', '/api/entries', { entries: [anEntry(jobId, 1, { kind: 'note', text: 'x' })] })).status).toBe(401);
+    expect(
+      (await dan.call('POST', '/api/entries', { entries: [anEntry(jobId, 1, { kind: 'note', text: 'x' })] }))
+        .status,
+    ).toBe(401);
     expect((await harness.client().signIn('dan')).status).toBe(401);
     const again = await personRow('dan');
     await lead.call('PATCH', `/api/people/${row.id}`, { disabled: false, version: again.version });
@@ -84,14 +97,18 @@ describe('a lead', () => {
   test('cannot take the last lead away', async () => {
     const row = await personRow('lena');
     for (const change of [{ role: 'viewer' }, { disabled: true }])
-      expect((await lead.call('PATCH', `/api/people/${row.id}`, { ...change, version: row.version })).status).toBe(409);
+      expect(
+        (await lead.call('PATCH', `/api/people/${row.id}`, { ...change, version: row.version })).status,
+      ).toBe(409);
     expect((await lead.call('POST', `/api/people/${row.id}/reset`, {})).status).toBe(409);
   });
 
   test('a change from an old version is refused', async () => {
     const row = await personRow('sam');
     await lead.call('PATCH', `/api/people/${row.id}`, { name: 'Samuel', version: row.version });
-    expect((await lead.call('PATCH', `/api/people/${row.id}`, { name: 'Sammy', version: row.version })).status).toBe(409);
+    expect(
+      (await lead.call('PATCH', `/api/people/${row.id}`, { name: 'Sammy', version: row.version })).status,
+    ).toBe(409);
   });
 });
 

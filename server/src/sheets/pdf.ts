@@ -6,7 +6,11 @@ import type { LeaveBehindSheet, SheetGroup } from '@brine/core/handover';
 
 const require = createRequire(import.meta.url);
 const fontFolder = (name: string) => `${dirname(require.resolve(`@fontsource/${name}/package.json`))}/files/`;
-const [barlow, condensed, mono] = [fontFolder('barlow'), fontFolder('barlow-semi-condensed'), fontFolder('spline-sans-mono')];
+const [barlow, condensed, mono] = [
+  fontFolder('barlow'),
+  fontFolder('barlow-semi-condensed'),
+  fontFolder('spline-sans-mono'),
+];
 
 pdfmake.setFonts({
   Barlow: {
@@ -15,11 +19,19 @@ pdfmake.setFonts({
     italics: `${barlow}barlow-latin-400-italic.woff`,
     bolditalics: `${barlow}barlow-latin-600-italic.woff`,
   },
-  Condensed: { normal: `${condensed}barlow-semi-condensed-latin-500-normal.woff`, bold: `${condensed}barlow-semi-condensed-latin-700-normal.woff` },
-  Mono: { normal: `${mono}spline-sans-mono-latin-400-normal.woff`, bold: `${mono}spline-sans-mono-latin-600-normal.woff` },
+  Condensed: {
+    normal: `${condensed}barlow-semi-condensed-latin-500-normal.woff`,
+    bold: `${condensed}barlow-semi-condensed-latin-700-normal.woff`,
+  },
+  Mono: {
+    normal: `${mono}spline-sans-mono-latin-400-normal.woff`,
+    bold: `${mono}spline-sans-mono-latin-600-normal.woff`,
+  },
 });
 // Only our own fonts are read, and nothing is fetched, whatever a document names.
-pdfmake.setLocalAccessPolicy((path: string) => [barlow, condensed, mono].some((folder) => path.startsWith(folder)));
+pdfmake.setLocalAccessPolicy((path: string) =>
+  [barlow, condensed, mono].some((folder) => path.startsWith(folder)),
+);
 pdfmake.setUrlAccessPolicy(() => false);
 
 const ink = '#17282B';
@@ -71,9 +83,17 @@ function head(sheet: LeaveBehindSheet, size: number): Content {
 }
 
 function settings(sheet: LeaveBehindSheet, size: number): Content {
-  const header: TableCell[] = ['Code', 'Meaning', 'Set to', 'Found', 'Remark'].map((text) => ({ text, color: soft, fontSize: size - 0.5 }));
+  const header: TableCell[] = ['Code', 'Meaning', 'Set to', 'Found', 'Remark'].map((text) => ({
+    text,
+    color: soft,
+    fontSize: size - 0.5,
+  }));
   return {
-    table: { headerRows: 1, widths: [42, '*', 'auto', 'auto', 120], body: [header, ...sheet.groups.flatMap(rowsOf)] },
+    table: {
+      headerRows: 1,
+      widths: [42, '*', 'auto', 'auto', 120],
+      body: [header, ...sheet.groups.flatMap(rowsOf)],
+    },
     layout: {
       hLineWidth: (i: number) => (i === 1 ? 0.8 : 0.4),
       vLineWidth: () => 0,
@@ -87,7 +107,13 @@ function settings(sheet: LeaveBehindSheet, size: number): Content {
 }
 
 function rowsOf(group: SheetGroup): TableCell[][] {
-  const title: TableCell[] = [{ text: group.title, colSpan: 5, font: 'Condensed', bold: true, fillColor: '#ECEAE2' }, {}, {}, {}, {}];
+  const title: TableCell[] = [
+    { text: group.title, colSpan: 5, font: 'Condensed', bold: true, fillColor: '#ECEAE2' },
+    {},
+    {},
+    {},
+    {},
+  ];
   return [
     title,
     ...group.lines.map((line): TableCell[] => [
@@ -102,12 +128,23 @@ function rowsOf(group: SheetGroup): TableCell[][] {
 
 function builtIn(sheet: LeaveBehindSheet): Content {
   if (sheet.builtIn.length === 0) return { text: '' };
-  return { text: [{ text: 'Built in: ', bold: true }, sheet.builtIn.join('; ')], color: soft, margin: [0, 4, 0, 0] };
+  return {
+    text: [{ text: 'Built in: ', bold: true }, sheet.builtIn.join('; ')],
+    color: soft,
+    margin: [0, 4, 0, 0],
+  };
 }
 
 function below(sheet: LeaveBehindSheet, size: number): Content {
-  const heading = (text: string): Content => ({ text, font: 'Condensed', bold: true, fontSize: size + 1.5, margin: [0, 0, 0, 2] });
-  const list = (lines: readonly string[], empty: string): Content => (lines.length > 0 ? { ul: [...lines] } : { text: empty, color: soft });
+  const heading = (text: string): Content => ({
+    text,
+    font: 'Condensed',
+    bold: true,
+    fontSize: size + 1.5,
+    margin: [0, 0, 0, 2],
+  });
+  const list = (lines: readonly string[], empty: string): Content =>
+    lines.length > 0 ? { ul: [...lines] } : { text: empty, color: soft };
   return {
     columns: [
       {
@@ -115,7 +152,13 @@ function below(sheet: LeaveBehindSheet, size: number): Content {
         stack: [
           heading('What to watch'),
           list(sheet.watch, 'Nothing beyond the usual: look at the frost after three days.'),
-          ...(sheet.lost.length > 0 ? [{ text: '', margin: [0, 3, 0, 0] } as Content, heading('This control cannot do'), list(sheet.lost, '')] : []),
+          ...(sheet.lost.length > 0
+            ? [
+                { text: '', margin: [0, 3, 0, 0] } as Content,
+                heading('This control cannot do'),
+                list(sheet.lost, ''),
+              ]
+            : []),
         ],
       },
       {
@@ -123,7 +166,11 @@ function below(sheet: LeaveBehindSheet, size: number): Content {
         stack: [
           heading('If it shows'),
           ...sheet.alarms.map((alarm): Content => ({
-            text: [{ text: alarm.code, font: 'Mono', bold: true }, `  ${alarm.means}. `, { text: alarm.firstChecks.join('; '), color: soft }],
+            text: [
+              { text: alarm.code, font: 'Mono', bold: true },
+              `  ${alarm.means}. `,
+              { text: alarm.firstChecks.join('; '), color: soft },
+            ],
             margin: [0, 0, 0, 1],
           })),
         ],

@@ -11,13 +11,19 @@ export const sheetRoutes = [
     summary: 'The leave-behind sheet as a PDF',
     access: 'viewer',
     params: idParams,
-    query: object({ paper: string<'A4' | 'LETTER'>().oneOf(['A4', 'LETTER'], 'paper: expected A4 or LETTER').default('A4') }),
+    query: object({
+      paper: string<'A4' | 'LETTER'>().oneOf(['A4', 'LETTER'], 'paper: expected A4 or LETTER').default('A4'),
+    }),
     async handle(input) {
       const sheet = await sheetOf(input.services, personOf(input), input.params.id);
       const pdf = await renderSheet(sheet, input.query.paper);
       const name = `${sheet.unit} ${sheet.date}`.replace(/[^\w. -]+/g, '').trim();
       return new Response(new Uint8Array(pdf), {
-        headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name || 'sheet'}.pdf"`, 'cache-control': 'no-store' },
+        headers: {
+          'content-type': 'application/pdf',
+          'content-disposition': `inline; filename="${name || 'sheet'}.pdf"`,
+          'cache-control': 'no-store',
+        },
       });
     },
   }),

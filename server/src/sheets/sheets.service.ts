@@ -1,6 +1,5 @@
 import { leaveBehindSheet, type LeaveBehindSheet } from '@brine/core/handover';
-import { answersOf, fold, programOf, standing, type JobState, type PinnedDefinition } from '@brine/core/jobs';
-import { printQuantity, isQuantity } from '@brine/core/quantities';
+import { fold, plateLines, programOf, standing, type PinnedDefinition } from '@brine/core/jobs';
 import type { ControllerDefinition } from '@brine/core/controllers';
 import { theCompany } from '../company/company.service.ts';
 import type { Repositories } from '../database/database.ts';
@@ -21,7 +20,8 @@ export function sheetOf(services: Services, person: SignedIn, jobId: string): Pr
     const state = fold(stored.map(acceptedOf));
     const pin = standing(state, 'control:new', 'control')?.definition;
     const control = await definitionOf(repositories, pin);
-    if (!pin || !control) throw new AppError('badInput', 'No new control is chosen on this job yet; choose it in Survey');
+    if (!pin || !control)
+      throw new AppError('badInput', 'No new control is chosen on this job yet; choose it in Survey');
     const program = programOf({
       state,
       name: unit.name,
@@ -38,8 +38,12 @@ export function sheetOf(services: Services, person: SignedIn, jobId: string): Pr
       company: company.name,
       control,
       controlVersion: pin.version,
-      plate: plateOf(unit.plate, state),
-      by: keyedBy.map((id) => names[id] ?? '').filter(Boolean).join(', ') || person.name,
+      plate: plateLines(unit.plate, state),
+      by:
+        keyedBy
+          .map((id) => names[id] ?? '')
+          .filter(Boolean)
+          .join(', ') || person.name,
       date: (stored.at(-1)?.receivedAt ?? job.createdAt).toISOString().slice(0, 10),
       watch: handed?.watch ?? '',
       program,
@@ -47,16 +51,9 @@ export function sheetOf(services: Services, person: SignedIn, jobId: string): Pr
   });
 }
 
-async function definitionOf(repositories: Repositories, pin: PinnedDefinition | null | undefined): Promise<ControllerDefinition | null> {
+async function definitionOf(
+  repositories: Repositories,
+  pin: PinnedDefinition | null | undefined,
+): Promise<ControllerDefinition | null> {
   return pin ? ((await repositories.controllers.byHash(pin.hash))?.data ?? null) : null;
-}
-
-function plateOf(plate: string, state: JobState): readonly string[] {
-  const answers = answersOf(state);
-  const said = (['refrigerant', 'supply', 'ambient'] as const).flatMap((id) => {
-    const value = answers.get(id);
-    if (value === undefined || value === '') return [];
-    return [isQuantity(value) ? `ambient ${printQuantity(value)}` : String(value)];
-  });
-  return [...new Set([plate, ...said].filter((line) => line !== ''))];
 }

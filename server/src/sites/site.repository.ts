@@ -10,7 +10,9 @@ export function siteRepository(em: EntityManager) {
         siteEntity,
         {
           archivedAt: archived ? { $ne: null } : null,
-          ...(text !== '' && { $or: [{ name: { $ilike: containing(text) } }, { place: { $ilike: containing(text) } }] }),
+          ...(text !== '' && {
+            $or: [{ name: { $ilike: containing(text) } }, { place: { $ilike: containing(text) } }],
+          }),
         },
         { orderBy: { name: 'asc' }, limit },
       ) as Promise<Site[]>,

@@ -10,7 +10,9 @@ export const siteRoutes = [
     summary: 'Sites by name or place',
     access: 'viewer',
     query: listQuery,
-    handle: async ({ services, query }) => ({ sites: await listSites(services, query.search, query.archived) }),
+    handle: async ({ services, query }) => ({
+      sites: await listSites(services, query.search, query.archived),
+    }),
   }),
   route({
     method: 'get',
@@ -26,7 +28,11 @@ export const siteRoutes = [
     summary: 'A new site',
     access: 'technician',
     status: 201,
-    body: object({ name: name('Name'), place: text('Place', 300).default(''), note: text('Note', 2000).default('') }),
+    body: object({
+      name: name('Name'),
+      place: text('Place', 300).default(''),
+      note: text('Note', 2000).default(''),
+    }),
     handle: async ({ services, body }) => ({ site: await createSite(services, body) }),
   }),
   route({
@@ -35,7 +41,13 @@ export const siteRoutes = [
     summary: 'Changes or archives a site',
     access: 'technician',
     params: idParams,
-    body: object({ name: name('Name').optional(), place: text('Place', 300).optional(), note: text('Note', 2000).optional(), archived: boolean().optional(), version }),
+    body: object({
+      name: name('Name').optional(),
+      place: text('Place', 300).optional(),
+      note: text('Note', 2000).optional(),
+      archived: boolean().optional(),
+      version,
+    }),
     handle: async ({ services, params, body }) => ({ site: await changeSite(services, params.id, body) }),
   }),
 ];

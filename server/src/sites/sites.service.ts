@@ -17,32 +17,58 @@ export interface SiteView {
 /** Longest list in one answer; a search narrows it. */
 export const MOST_LISTED = 200;
 
-export function listSites(services: Services, search: string, archived: boolean): Promise<readonly SiteView[]> {
-  return services.database.transaction(async (repositories) => (await repositories.sites.search(search, archived, MOST_LISTED)).map(siteView));
+export function listSites(
+  services: Services,
+  search: string,
+  archived: boolean,
+): Promise<readonly SiteView[]> {
+  return services.database.transaction(async (repositories) =>
+    (await repositories.sites.search(search, archived, MOST_LISTED)).map(siteView),
+  );
 }
 
 export function readSite(services: Services, id: string): Promise<SiteView> {
-  return services.database.transaction(async (repositories) => siteView(await mustFindSite(repositories, id)));
+  return services.database.transaction(async (repositories) =>
+    siteView(await mustFindSite(repositories, id)),
+  );
 }
 
-export function createSite(services: Services, site: { readonly name: string; readonly place: string; readonly note: string }): Promise<SiteView> {
+export function createSite(
+  services: Services,
+  site: { readonly name: string; readonly place: string; readonly note: string },
+): Promise<SiteView> {
   return services.database.transaction(async (repositories) =>
-    siteView(await repositories.sites.create({ id: randomUUID(), ...site, archivedAt: null, createdAt: services.now() })),
+    siteView(
+      await repositories.sites.create({
+        id: randomUUID(),
+        ...site,
+        archivedAt: null,
+        createdAt: services.now(),
+      }),
+    ),
   );
 }
 
 export function changeSite(
   services: Services,
   id: string,
-  change: { readonly name?: string | undefined; readonly place?: string | undefined; readonly note?: string | undefined; readonly archived?: boolean | undefined; readonly version: number },
+  change: {
+    readonly name?: string | undefined;
+    readonly place?: string | undefined;
+    readonly note?: string | undefined;
+    readonly archived?: boolean | undefined;
+    readonly version: number;
+  },
 ): Promise<SiteView> {
   return services.database.transaction(async (repositories) => {
     const site = await mustFindSite(repositories, id);
-    if (site.version !== change.version) throw new AppError('conflict', `${site.name} was changed by somebody else meanwhile; look again`);
+    if (site.version !== change.version)
+      throw new AppError('conflict', `${site.name} was changed by somebody else meanwhile; look again`);
     if (change.name !== undefined) site.name = change.name;
     if (change.place !== undefined) site.place = change.place;
     if (change.note !== undefined) site.note = change.note;
-    if (change.archived !== undefined) site.archivedAt = change.archived ? (site.archivedAt ?? services.now()) : null;
+    if (change.archived !== undefined)
+      site.archivedAt = change.archived ? (site.archivedAt ?? services.now()) : null;
     await repositories.sites.save();
     return siteView(site);
   });
@@ -55,5 +81,12 @@ export async function mustFindSite(repositories: Repositories, id: string): Prom
 }
 
 export function siteView(site: Site): SiteView {
-  return { id: site.id, name: site.name, place: site.place, note: site.note, archived: site.archivedAt !== null, version: site.version };
+  return {
+    id: site.id,
+    name: site.name,
+    place: site.place,
+    note: site.note,
+    archived: site.archivedAt !== null,
+    version: site.version,
+  };
 }

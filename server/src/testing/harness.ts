@@ -47,9 +47,14 @@ export interface Harness {
 }
 
 /** A server on a database of its own in the cluster that bin/test started. Fails loudly where there is none. */
-export async function startHarness(options: { config?: Partial<Config>; migrate?: boolean } = {}): Promise<Harness> {
+export async function startHarness(
+  options: { config?: Partial<Config>; migrate?: boolean } = {},
+): Promise<Harness> {
   const admin = process.env['BRINE_TEST_DATABASE_URL'];
-  if (!admin) throw new Error('BRINE_TEST_DATABASE_URL is not set: run bin/test (or bin/test --unit), which starts a private PostgreSQL');
+  if (!admin)
+    throw new Error(
+      'BRINE_TEST_DATABASE_URL is not set: run bin/test (or bin/test --unit), which starts a private PostgreSQL',
+    );
   const name = `test_${randomBytes(6).toString('hex')}`;
   await runSql(admin, `create database "${name}"`);
   const url = new URL(admin);
@@ -57,7 +62,10 @@ export async function startHarness(options: { config?: Partial<Config>; migrate?
   const orm = await openOrm(url.href);
   if (options.migrate !== false) await migrate(orm);
   let time = new Date('2026-03-02T09:00:00Z');
-  const config: Config = { ...readConfig({ BRINE_DATABASE_URL: url.href, BRINE_WEB: 'none' }), ...options.config };
+  const config: Config = {
+    ...readConfig({ BRINE_DATABASE_URL: url.href, BRINE_WEB: 'none' }),
+    ...options.config,
+  };
   const database = databaseOn(orm);
   const services: Services = { database, now: () => time, config, log: pino({ level: 'silent' }) };
   const app = createApp(services);
@@ -76,15 +84,28 @@ export async function startHarness(options: { config?: Partial<Config>; migrate?
           ...from.headers,
         };
         const raw = typeof body === 'string' ? body : JSON.stringify(body);
-        const environment = { incoming: { socket: { remoteAddress: from.address ?? '127.0.0.1', remotePort: 1, remoteFamily: 'IPv4' } } };
-        const response = await app.request(`http://localhost:4780${path}`, { method, headers, ...(body !== undefined && { body: raw }) }, environment);
+        const environment = {
+          incoming: {
+            socket: { remoteAddress: from.address ?? '127.0.0.1', remotePort: 1, remoteFamily: 'IPv4' },
+          },
+        };
+        const response = await app.request(
+          `http://localhost:4780${path}`,
+          { method, headers, ...(body !== undefined && { body: raw }) },
+          environment,
+        );
         const set = /brine_session=([^;]*)/.exec(response.headers.get('set-cookie') ?? '');
         if (set) self.cookie = set[1] || null;
         const bytes = new Uint8Array(await response.arrayBuffer());
         return { status: response.status, json: parse(bytes), headers: response.headers, bytes };
       },
       async signIn(login, password = PASSWORD, from = {}) {
-        const answer = await self.call('POST', '/api/sign-in', { login, password, device: self.device }, from);
+        const answer = await self.call(
+          'POST',
+          '/api/sign-in',
+          { login, password, device: self.device },
+          from,
+        );
         self.ticket = answer.json?.ticket ?? null;
         return answer;
       },
@@ -102,7 +123,16 @@ export async function startHarness(options: { config?: Partial<Config>; migrate?
       const passwordHash = await hashOnce;
       const id = randomUUID();
       await database.transaction((repositories) =>
-        repositories.people.create({ id, login, name: `Name of ${login}`, role, passwordHash, disabledAt: null, demo: more.demo ?? false, createdAt: time }),
+        repositories.people.create({
+          id,
+          login,
+          name: `Name of ${login}`,
+          role,
+          passwordHash,
+          disabledAt: null,
+          demo: more.demo ?? false,
+          createdAt: time,
+        }),
       );
       return id;
     },
@@ -117,20 +147,44 @@ export async function startHarness(options: { config?: Partial<Config>; migrate?
 }
 
 /** A site, a unit and a job on it, made by a technician. */
-export async function aJob(technician: Client, title = 'Replace the control'): Promise<{ siteId: string; unitId: string; jobId: string }> {
+export async function aJob(
+  technician: Client,
+  title = 'Replace the control',
+): Promise<{ siteId: string; unitId: string; jobId: string }> {
   const site = await technician.call('POST', '/api/sites', { name: 'Quay', place: 'North' });
-  const unit = await technician.call('POST', '/api/units', { siteId: site.json.site.id, name: 'Fish store', tag: 'FM-2', plate: 'R-449A' });
+  const unit = await technician.call('POST', '/api/units', {
+    siteId: site.json.site.id,
+    name: 'Fish store',
+    tag: 'FM-2',
+    plate: 'R-449A',
+  });
   const job = await technician.call('POST', '/api/jobs', { unitId: unit.json.unit.id, title });
   return { siteId: site.json.site.id, unitId: unit.json.unit.id, jobId: job.json.job.id };
 }
 
 /** An entry as a device would send it. */
-export function anEntry(job: string, deviceSequence: number, body: unknown, more: { id?: string; seen?: number } = {}) {
-  return { id: more.id ?? randomUUID(), job, deviceSequence, deviceTime: '2026-03-02T09:00:00.000Z', seen: more.seen ?? 0, body };
+export function anEntry(
+  job: string,
+  deviceSequence: number,
+  body: unknown,
+  more: { id?: string; seen?: number } = {},
+) {
+  return {
+    id: more.id ?? randomUUID(),
+    job,
+    deviceSequence,
+    deviceTime: '2026-03-02T09:00:00.000Z',
+    seen: more.seen ?? 0,
+    body,
+  };
 }
 
 async function runSql(url: string, sql: string): Promise<void> {
-  const orm = await MikroORM.init({ clientUrl: url, entities: [], discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false } });
+  const orm = await MikroORM.init({
+    clientUrl: url,
+    entities: [],
+    discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
+  });
   try {
     await orm.em.getConnection().execute(sql);
   } finally {

@@ -13,7 +13,11 @@ export function unitRepository(em: EntityManager) {
           archivedAt: archived ? { $ne: null } : null,
           ...(siteId !== null && { siteId }),
           ...(text !== '' && {
-            $or: [{ name: { $ilike: containing(text) } }, { tag: { $ilike: containing(text) } }, { plate: { $ilike: containing(text) } }],
+            $or: [
+              { name: { $ilike: containing(text) } },
+              { tag: { $ilike: containing(text) } },
+              { plate: { $ilike: containing(text) } },
+            ],
           }),
         },
         { orderBy: { tag: 'asc', name: 'asc' }, limit },

@@ -10,7 +10,9 @@ export const unitRoutes = [
     summary: 'Units by name, tag or plate, of one site or all',
     access: 'viewer',
     query: listQuery.concat(object({ site: string().optional() })),
-    handle: async ({ services, query }) => ({ units: await listUnits(services, query.search, query.site ?? null, query.archived) }),
+    handle: async ({ services, query }) => ({
+      units: await listUnits(services, query.search, query.site ?? null, query.archived),
+    }),
   }),
   route({
     method: 'get',
@@ -26,7 +28,12 @@ export const unitRoutes = [
     summary: 'A new unit on a site',
     access: 'technician',
     status: 201,
-    body: object({ siteId: uuid('Site'), name: name('Name'), tag: text('Tag', 60).default(''), plate: text('Plate', 500).default('') }),
+    body: object({
+      siteId: uuid('Site'),
+      name: name('Name'),
+      tag: text('Tag', 60).default(''),
+      plate: text('Plate', 500).default(''),
+    }),
     handle: async ({ services, body }) => ({ unit: await createUnit(services, body) }),
   }),
   route({
@@ -35,7 +42,13 @@ export const unitRoutes = [
     summary: 'Changes or archives a unit',
     access: 'technician',
     params: idParams,
-    body: object({ name: name('Name').optional(), tag: text('Tag', 60).optional(), plate: text('Plate', 500).optional(), archived: boolean().optional(), version }),
+    body: object({
+      name: name('Name').optional(),
+      tag: text('Tag', 60).optional(),
+      plate: text('Plate', 500).optional(),
+      archived: boolean().optional(),
+      version,
+    }),
     handle: async ({ services, params, body }) => ({ unit: await changeUnit(services, params.id, body) }),
   }),
 ];

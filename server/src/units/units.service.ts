@@ -17,7 +17,12 @@ export interface UnitView {
   readonly version: number;
 }
 
-export function listUnits(services: Services, search: string, siteId: string | null, archived: boolean): Promise<readonly UnitView[]> {
+export function listUnits(
+  services: Services,
+  search: string,
+  siteId: string | null,
+  archived: boolean,
+): Promise<readonly UnitView[]> {
   return services.database.transaction(async (repositories) => {
     const units = await repositories.units.search(search, siteId, archived, MOST_LISTED);
     return viewsOf(repositories, units);
@@ -25,7 +30,9 @@ export function listUnits(services: Services, search: string, siteId: string | n
 }
 
 export function readUnit(services: Services, id: string): Promise<UnitView> {
-  return services.database.transaction(async (repositories) => (await viewsOf(repositories, [await mustFindUnit(repositories, id)]))[0]!);
+  return services.database.transaction(
+    async (repositories) => (await viewsOf(repositories, [await mustFindUnit(repositories, id)]))[0]!,
+  );
 }
 
 export function createUnit(
@@ -34,7 +41,12 @@ export function createUnit(
 ): Promise<UnitView> {
   return services.database.transaction(async (repositories) => {
     await mustFindSite(repositories, unit.siteId);
-    const created = await repositories.units.create({ id: randomUUID(), ...unit, archivedAt: null, createdAt: services.now() });
+    const created = await repositories.units.create({
+      id: randomUUID(),
+      ...unit,
+      archivedAt: null,
+      createdAt: services.now(),
+    });
     return (await viewsOf(repositories, [created]))[0]!;
   });
 }
@@ -42,15 +54,23 @@ export function createUnit(
 export function changeUnit(
   services: Services,
   id: string,
-  change: { readonly name?: string | undefined; readonly tag?: string | undefined; readonly plate?: string | undefined; readonly archived?: boolean | undefined; readonly version: number },
+  change: {
+    readonly name?: string | undefined;
+    readonly tag?: string | undefined;
+    readonly plate?: string | undefined;
+    readonly archived?: boolean | undefined;
+    readonly version: number;
+  },
 ): Promise<UnitView> {
   return services.database.transaction(async (repositories) => {
     const unit = await mustFindUnit(repositories, id);
-    if (unit.version !== change.version) throw new AppError('conflict', `${unit.name} was changed by somebody else meanwhile; look again`);
+    if (unit.version !== change.version)
+      throw new AppError('conflict', `${unit.name} was changed by somebody else meanwhile; look again`);
     if (change.name !== undefined) unit.name = change.name;
     if (change.tag !== undefined) unit.tag = change.tag;
     if (change.plate !== undefined) unit.plate = change.plate;
-    if (change.archived !== undefined) unit.archivedAt = change.archived ? (unit.archivedAt ?? services.now()) : null;
+    if (change.archived !== undefined)
+      unit.archivedAt = change.archived ? (unit.archivedAt ?? services.now()) : null;
     await repositories.units.save();
     return (await viewsOf(repositories, [unit]))[0]!;
   });
@@ -62,7 +82,10 @@ export async function mustFindUnit(repositories: Repositories, id: string): Prom
   return unit;
 }
 
-export async function viewsOf(repositories: Repositories, units: readonly Unit[]): Promise<readonly UnitView[]> {
+export async function viewsOf(
+  repositories: Repositories,
+  units: readonly Unit[],
+): Promise<readonly UnitView[]> {
   const sites = await repositories.sites.byIds([...new Set(units.map((u) => u.siteId))]);
   const names = new Map(sites.map((site) => [site.id, site.name]));
   return units.map((u) => ({

@@ -3,7 +3,8 @@ import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { parseJson, isFileProblem } from '@brine/core/files';
 import type { PinnedDefinition } from '@brine/core/jobs';
-import { ApiError, call } from '../shared/api/client.ts';
+import type { ApiError } from '../shared/api/client.ts';
+import { call } from '../shared/api/client.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import { useControllers } from '../shared/job/useControllers.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
@@ -20,7 +21,15 @@ const chooser = ref<HTMLInputElement | null>(null);
 const refused = ref<{ message: string; faults: readonly { field: string; message: string }[] } | null>(null);
 const chosen = computed(() => props.hash || controllers.value[0]?.hash);
 const definition = computed(() => definitionByHash(chosen.value));
-useJumpTargets(() => controllers.value.map((c) => ({ id: `control:${c.hash}`, title: c.family, detail: `${c.version}, ${c.parameters} codes`, words: c.summary, go: () => void router.push(`/controls/${c.hash}`) })));
+useJumpTargets(() =>
+  controllers.value.map((c) => ({
+    id: `control:${c.hash}`,
+    title: c.family,
+    detail: `${c.version}, ${c.parameters} codes`,
+    words: c.summary,
+    go: () => void router.push(`/controls/${c.hash}`),
+  })),
+);
 
 async function importFile(event: Event) {
   const input = event.target as HTMLInputElement;
@@ -34,7 +43,9 @@ async function importFile(event: Event) {
     return;
   }
   try {
-    const { controller } = await call<{ controller: PinnedDefinition }>('POST', '/controllers', { body: { definition: parsed.data } });
+    const { controller } = await call<{ controller: PinnedDefinition }>('POST', '/controllers', {
+      body: { definition: parsed.data },
+    });
     await reload();
     await router.push(`/controls/${controller.hash}`);
   } catch (error) {
@@ -46,25 +57,59 @@ async function importFile(event: Event) {
 
 <template>
   <div class="grid flex-1 lg:grid-cols-[minmax(0,20rem)_minmax(0,1fr)]">
-    <section class="border-b border-hairline px-4 py-5 sm:px-5 lg:border-r lg:border-b-0" aria-label="Families">
+    <section
+      class="border-b border-hairline px-4 py-5 sm:px-5 lg:border-r lg:border-b-0"
+      aria-label="Families"
+    >
       <h1>Controls</h1>
       <ul class="mt-3 border-t border-ink">
         <li v-for="c in controllers" :key="c.hash">
-          <RouterLink :to="`/controls/${c.hash}`" class="block border-b border-hairline px-2 py-2" :class="{ 'bg-band': c.hash === chosen }"><span class="font-medium">{{ c.family }}</span> <span class="hint">{{ c.version }}, {{ c.parameters }} codes<template v-if="!c.newest">, older</template></span><span class="hint block">{{ c.summary }}</span></RouterLink>
+          <RouterLink
+            :to="`/controls/${c.hash}`"
+            class="block border-b border-hairline px-2 py-2"
+            :class="{ 'bg-band': c.hash === chosen }"
+            ><span class="font-medium">{{ c.family }}</span>
+            <span class="hint"
+              >{{ c.version }}, {{ c.parameters }} codes<template v-if="!c.newest">, older</template></span
+            ><span class="hint block">{{ c.summary }}</span></RouterLink
+          >
         </li>
       </ul>
       <FormProblem class="mt-3" :message="problem" />
-      <p v-if="controllers.length === 0 && !problem" class="mt-3">No families yet. Take in a <code class="font-mono">*.controller.json</code>; `docs/formats` describes it.</p>
+      <p v-if="controllers.length === 0 && !problem" class="mt-3">
+        No families yet. Take in a <code class="font-mono">*.controller.json</code>; `docs/formats` describes
+        it.
+      </p>
       <div v-if="session.mayWrite" class="mt-4">
-        <input ref="chooser" type="file" accept=".json,application/json" class="hidden" data-test="controller-file" @change="importFile" />
+        <input
+          ref="chooser"
+          type="file"
+          accept=".json,application/json"
+          class="hidden"
+          data-test="controller-file"
+          @change="importFile"
+        />
         <AppButton @click="chooser?.click()">Take in a definition</AppButton>
       </div>
-      <div v-if="refused" role="alert" class="mt-3 border-l-4 border-alarm bg-alarm-wash px-3 py-2 text-[14px]">
+      <div
+        v-if="refused"
+        role="alert"
+        class="mt-3 border-l-4 border-alarm bg-alarm-wash px-3 py-2 text-[14px]"
+      >
         <p>{{ refused.message }}</p>
-        <ul v-if="refused.faults.length > 0" class="mt-1"><li v-for="fault in refused.faults.slice(0, 20)" :key="fault.field + fault.message"><code class="font-mono text-[13px]">{{ fault.field }}</code>: {{ fault.message }}</li></ul>
-        <p v-if="refused.faults.length > 20">and {{ refused.faults.length - 20 }} more: <code class="font-mono">npx brine controller check</code> lists them all.</p>
+        <ul v-if="refused.faults.length > 0" class="mt-1">
+          <li v-for="fault in refused.faults.slice(0, 20)" :key="fault.field + fault.message">
+            <code class="font-mono text-[13px]">{{ fault.field }}</code>: {{ fault.message }}
+          </li>
+        </ul>
+        <p v-if="refused.faults.length > 20">
+          and {{ refused.faults.length - 20 }} more:
+          <code class="font-mono">npx brine controller check</code> lists them all.
+        </p>
       </div>
     </section>
-    <section class="bg-sheet px-4 py-5 sm:px-6" aria-label="Definition"><ControlDetail v-if="definition" :definition="definition" /></section>
+    <section class="bg-sheet px-4 py-5 sm:px-6" aria-label="Definition">
+      <ControlDetail v-if="definition" :definition="definition" />
+    </section>
   </div>
 </template>

@@ -32,14 +32,31 @@ const papers = [
   { id: 'A4' as const, name: 'A4' },
   { id: 'LETTER' as const, name: 'Letter' },
 ];
-const address = computed(() => `/api/jobs/${job.id}/sheet.pdf?paper=${paper.value}&after=${job.state.value.sequence}`);
+const address = computed(
+  () => `/api/jobs/${job.id}/sheet.pdf?paper=${paper.value}&after=${job.state.value.sequence}`,
+);
 const versions = computed(() =>
   job.state.value.sheets.flatMap(({ entry }) =>
-    entry.body.kind === 'sheet' ? [{ id: entry.id, name: { found: 'As found', planned: 'Planned', left: 'As left' }[entry.body.sheet], rows: entry.body.rows.length, family: entry.body.definition?.family ?? '', by: job.nameOf(entry.author), at: entry.deviceTime.slice(0, 16).replace('T', ' ') }] : [],
+    entry.body.kind === 'sheet'
+      ? [
+          {
+            id: entry.id,
+            name: { found: 'As found', planned: 'Planned', left: 'As left' }[entry.body.sheet],
+            rows: entry.body.rows.length,
+            family: entry.body.definition?.family ?? '',
+            by: job.nameOf(entry.author),
+            at: entry.deviceTime.slice(0, 16).replace('T', ' '),
+          },
+        ]
+      : [],
   ),
 );
 async function handOver() {
-  const body: EntryBody = { kind: 'handedOver', to: to.value.trim().slice(0, 200), watch: watchFor.value.trim().slice(0, 2000) };
+  const body: EntryBody = {
+    kind: 'handedOver',
+    to: to.value.trim().slice(0, 200),
+    watch: watchFor.value.trim().slice(0, 2000),
+  };
   await job.write(body, ...frozenSheets(job));
 }
 </script>
@@ -47,33 +64,82 @@ async function handOver() {
 <template>
   <div v-if="!job.replacement.value" class="px-5 py-6">
     <h2>No sheet yet</h2>
-    <p class="mt-1">The sheet is made from what was keyed into the new control. <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Choose the new control in Survey</RouterLink>.</p>
+    <p class="mt-1">
+      The sheet is made from what was keyed into the new control.
+      <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Choose the new control in Survey</RouterLink>.
+    </p>
   </div>
   <div v-else class="grid flex-1 lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
     <section class="flex flex-col gap-4 px-4 py-5 sm:px-5" aria-label="Hand over">
       <h2>Hand over</h2>
-      <p v-if="open > 0" class="border-l-4 border-amber bg-amber-wash px-3 py-2">{{ open }} {{ open === 1 ? 'code is' : 'codes are' }} not keyed in yet. <RouterLink class="link" :to="`/jobs/${job.id}/program/cabinet`">Go on at the cabinet</RouterLink></p>
+      <p v-if="open > 0" class="border-l-4 border-amber bg-amber-wash px-3 py-2">
+        {{ open }} {{ open === 1 ? 'code is' : 'codes are' }} not keyed in yet.
+        <RouterLink class="link" :to="`/jobs/${job.id}/program/cabinet`">Go on at the cabinet</RouterLink>
+      </p>
       <p v-else class="border-l-4 border-good bg-good-wash px-3 py-2">✓ Every code is settled.</p>
       <form class="flex flex-col gap-4" @submit.prevent="handOver">
-        <div class="flex flex-col gap-1"><label for="to" class="field-label">Handed to</label><input id="to" v-model="to" maxlength="200" :disabled="!session.mayWrite" placeholder="Name or office on site" /></div>
-        <div class="flex flex-col gap-1"><label for="watch" class="field-label">What to watch</label><textarea id="watch" v-model="watchFor" rows="4" maxlength="2000" :disabled="!session.mayWrite" placeholder="One line each, in plain words for the people on site"></textarea><p class="hint">Findings and values that differ are added by themselves.</p></div>
-        <AppButton v-if="session.mayWrite" kind="primary" type="submit" data-test="hand-over">{{ handed ? 'Hand over again' : 'Hand over, and keep the sheets' }}</AppButton>
+        <div class="flex flex-col gap-1">
+          <label for="to" class="field-label">Handed to</label
+          ><input
+            id="to"
+            v-model="to"
+            maxlength="200"
+            :disabled="!session.mayWrite"
+            placeholder="Name or office on site"
+          />
+        </div>
+        <div class="flex flex-col gap-1">
+          <label for="watch" class="field-label">What to watch</label
+          ><textarea
+            id="watch"
+            v-model="watchFor"
+            rows="4"
+            maxlength="2000"
+            :disabled="!session.mayWrite"
+            placeholder="One line each, in plain words for the people on site"
+          ></textarea>
+          <p class="hint">Findings and values that differ are added by themselves.</p>
+        </div>
+        <AppButton v-if="session.mayWrite" kind="primary" type="submit" data-test="hand-over">{{
+          handed ? 'Hand over again' : 'Hand over, and keep the sheets'
+        }}</AppButton>
       </form>
       <p v-if="handed" data-test="handed">✓ Handed over{{ handed.to ? ` to ${handed.to}` : '' }}.</p>
       <div>
         <h3>The page left in the unit</h3>
         <div class="mt-2 flex flex-wrap items-center gap-3">
           <SegmentedControl v-model="paper" label="Paper" :options="papers" />
-          <a v-if="waiting === 0" :href="address" target="_blank" rel="noopener" class="link font-medium" data-test="pdf">Open the PDF</a>
-          <span v-else class="hint">The PDF is made by the server: {{ waiting }} {{ waiting === 1 ? 'entry is' : 'entries are' }} still on the way.</span>
+          <a
+            v-if="waiting === 0"
+            :href="address"
+            target="_blank"
+            rel="noopener"
+            class="link font-medium"
+            data-test="pdf"
+            >Open the PDF</a
+          >
+          <span v-else class="hint"
+            >The PDF is made by the server: {{ waiting }}
+            {{ waiting === 1 ? 'entry is' : 'entries are' }} still on the way.</span
+          >
         </div>
       </div>
       <div v-if="versions.length > 0">
         <h3>Sheets kept with the job</h3>
-        <ul class="mt-1"><li v-for="v in versions" :key="v.id" class="border-b border-hairline py-1.5 text-[14px]">{{ v.name }}, {{ v.rows }} values<template v-if="v.family"> of the {{ v.family }}</template><span class="hint block">{{ v.by }}, {{ v.at }}</span></li></ul>
+        <ul class="mt-1">
+          <li v-for="v in versions" :key="v.id" class="border-b border-hairline py-1.5 text-[14px]">
+            {{ v.name }}, {{ v.rows }} values<template v-if="v.family"> of the {{ v.family }}</template
+            ><span class="hint block">{{ v.by }}, {{ v.at }}</span>
+          </li>
+        </ul>
       </div>
       <CautionNote>Lock the keypad if the site wants it. Say that the unit starts by itself.</CautionNote>
     </section>
-    <section class="border-t border-hairline bg-band px-4 py-5 sm:px-8 lg:border-t-0 lg:border-l" aria-label="The sheet"><SheetPreview /></section>
+    <section
+      class="border-t border-hairline bg-band px-4 py-5 sm:px-8 lg:border-t-0 lg:border-l"
+      aria-label="The sheet"
+    >
+      <SheetPreview />
+    </section>
   </div>
 </template>

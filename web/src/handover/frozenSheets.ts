@@ -1,4 +1,10 @@
-import { foundSheet, type EntryBody, type FrozenRow, type PinnedDefinition, type SheetKind } from '@brine/core/jobs';
+import {
+  foundSheet,
+  type EntryBody,
+  type FrozenRow,
+  type PinnedDefinition,
+  type SheetKind,
+} from '@brine/core/jobs';
 import type { OpenJob } from '../shared/job/useJob.ts';
 
 type SheetBody = Extract<EntryBody, { kind: 'sheet' }>;
@@ -9,15 +15,37 @@ type SheetBody = Extract<EntryBody, { kind: 'sheet' }>;
  */
 export function frozenSheets(job: OpenJob): readonly SheetBody[] {
   const rows = job.program.value.rows;
-  const found = foundSheet(job.state.value, job.old.value).map((row): FrozenRow => ({ code: row.code, value: row.value }));
-  const planned = rows.map((row): FrozenRow => ({ code: row.code, value: row.value, setting: row.settings[0] ?? null }));
+  const found = foundSheet(job.state.value, job.old.value).map((row): FrozenRow => ({
+    code: row.code,
+    value: row.value,
+  }));
+  const planned = rows.map((row): FrozenRow => ({
+    code: row.code,
+    value: row.value,
+    setting: row.settings[0] ?? null,
+  }));
   const left = rows
     .filter((row) => row.state === 'keyed' || row.state === 'showsElse')
-    .map((row): FrozenRow => ({ code: row.code, value: row.state === 'showsElse' ? (row.shown ?? '') : row.value, setting: row.settings[0] ?? null }));
-  return [sheet(job, 'found', job.oldPin.value, found), sheet(job, 'planned', job.newPin.value, planned), sheet(job, 'left', job.newPin.value, left)].filter((s) => s.rows.length > 0);
+    .map((row): FrozenRow => ({
+      code: row.code,
+      value: row.state === 'showsElse' ? (row.shown ?? '') : row.value,
+      setting: row.settings[0] ?? null,
+    }));
+  return [
+    sheet(job, 'found', job.oldPin.value, found),
+    sheet(job, 'planned', job.newPin.value, planned),
+    sheet(job, 'left', job.newPin.value, left),
+  ].filter((s) => s.rows.length > 0);
 }
 
-function sheet(job: OpenJob, kind: SheetKind, definition: PinnedDefinition | null, rows: readonly FrozenRow[]): SheetBody {
-  const before = job.state.value.sheets.filter(({ entry }) => entry.body.kind === 'sheet' && entry.body.sheet === kind).at(-1);
+function sheet(
+  job: OpenJob,
+  kind: SheetKind,
+  definition: PinnedDefinition | null,
+  rows: readonly FrozenRow[],
+): SheetBody {
+  const before = job.state.value.sheets
+    .filter(({ entry }) => entry.body.kind === 'sheet' && entry.body.sheet === kind)
+    .at(-1);
   return { kind: 'sheet', sheet: kind, parent: before?.entry.id ?? null, definition, rows };
 }

@@ -11,7 +11,12 @@ const conflicts = computed(() =>
   job.conflicts.value.map((conflict) => ({
     register: conflict.register,
     what: describeRegister(conflict.register, job),
-    heads: conflict.heads.map((head) => ({ head, value: describeBody(head.entry.body), by: job.nameOf(head.entry.author), at: head.entry.deviceTime.slice(11, 16) })),
+    heads: conflict.heads.map((head) => ({
+      head,
+      value: describeBody(head.entry.body),
+      by: job.nameOf(head.entry.author),
+      at: head.entry.deviceTime.slice(11, 16),
+    })),
     conflict,
   })),
 );
@@ -20,13 +25,29 @@ const settle = (_conflict: Conflict, head: Head) => job.write(head.entry.body);
 </script>
 
 <template>
-  <section v-if="conflicts.length > 0" class="border-b border-alarm bg-alarm-wash px-5 py-3" data-test="conflicts" aria-label="Conflicts">
-    <h2 class="text-[16px]">{{ conflicts.length === 1 ? 'One value was changed' : `${conflicts.length} values were changed` }} in two places at once. Which one holds?</h2>
+  <section
+    v-if="conflicts.length > 0"
+    class="shrink-0 border-b border-alarm bg-alarm-wash px-5 py-3"
+    data-test="conflicts"
+    aria-label="Conflicts"
+  >
+    <h2 class="text-[16px]">
+      {{ conflicts.length === 1 ? 'One value was changed' : `${conflicts.length} values were changed` }} in
+      two places at once. Which one holds?
+    </h2>
     <ul class="mt-2 flex flex-col gap-2">
       <li v-for="c in conflicts" :key="c.register" class="flex flex-wrap items-baseline gap-x-4 gap-y-2">
         <span class="min-w-48 font-medium">{{ c.what }}</span>
         <span v-for="h in c.heads" :key="h.head.entry.id" class="flex items-baseline gap-2">
-          <button v-if="session.mayWrite" type="button" class="min-h-9 rounded-md border border-brine bg-sheet px-3 font-mono font-semibold text-brine" data-test="settle" @click="settle(c.conflict, h.head)">{{ h.value }}</button>
+          <button
+            v-if="session.mayWrite"
+            type="button"
+            class="min-h-9 rounded-md border border-brine bg-sheet px-3 font-mono font-semibold text-brine"
+            data-test="settle"
+            @click="settle(c.conflict, h.head)"
+          >
+            {{ h.value }}
+          </button>
           <span v-else class="font-mono font-semibold">{{ h.value }}</span>
           <span class="text-[13.5px] text-soft">{{ h.by }}, {{ h.at }}</span>
         </span>

@@ -27,17 +27,35 @@ useKeys([
   { key: ']', label: ']', does: 'the next station', run: () => step(1) },
 ]);
 useJumpTargets(() =>
-  stations.filter((s) => openStations.has(s)).map((s) => ({ id: `station:${s}`, title: stationNames[s], detail: 'station of this job', words: '', go: () => void router.push(`/jobs/${props.id}/${s}`) })),
+  stations
+    .filter((s) => openStations.has(s))
+    .map((s) => ({
+      id: `station:${s}`,
+      title: stationNames[s],
+      detail: 'station of this job',
+      words: '',
+      go: () => void router.push(`/jobs/${props.id}/${s}`),
+    })),
 );
-watch(unit, (found) => found && (document.title = `${[found.tag, found.name].filter(Boolean).join(' ')} · Brine Dial`));
+watch(
+  unit,
+  (found) => found && (document.title = `${[found.tag, found.name].filter(Boolean).join(' ')} · Brine Dial`),
+);
 </script>
 
 <template>
-  <p v-if="job.problem.value" class="p-6" role="alert">{{ job.problem.value }}. <RouterLink class="link" to="/jobs">Go to the jobs</RouterLink></p>
+  <p v-if="job.problem.value" class="p-6" role="alert">
+    {{ job.problem.value }}. <RouterLink class="link" to="/jobs">Go to the jobs</RouterLink>
+  </p>
   <template v-else>
-    <div class="border-b border-hairline bg-sheet md:flex">
-      <div class="flex flex-col justify-center border-hairline px-4 py-2.5 sm:px-5 md:w-[350px] md:shrink-0 md:border-r" data-test="name-plate">
-        <h1 class="text-[17px]">{{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the job …' }}</h1>
+    <div class="shrink-0 border-b border-hairline bg-sheet md:flex">
+      <div
+        class="flex flex-col justify-center border-hairline px-4 py-2.5 sm:px-5 md:w-[350px] md:shrink-0 md:border-r"
+        data-test="name-plate"
+      >
+        <h1 class="text-[17px]">
+          {{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the job …' }}
+        </h1>
         <p class="text-[13.5px] text-soft">{{ plate }}</p>
       </div>
       <StationSpine :job-id="id" :here="here" :progress="job.progress.value" />

@@ -3,7 +3,7 @@ import { useField, useForm } from 'vee-validate';
 import { onMounted, ref, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import { object, string } from 'yup';
-import { ApiError, call } from '../shared/api/client.ts';
+import { call, messageOf } from '../shared/api/client.ts';
 import type { Job, Unit } from '../shared/api/types.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -14,7 +14,10 @@ const emit = defineEmits<{ close: []; opened: [id: string] }>();
 const units = shallowRef<readonly Unit[]>([]);
 const problem = ref<string | null>(null);
 const { handleSubmit, isSubmitting } = useForm({
-  validationSchema: object({ unitId: string().required('Expected a unit'), title: string().trim().required('Expected a title').max(300, 'Expected at most 300 characters') }),
+  validationSchema: object({
+    unitId: string().required('Expected a unit'),
+    title: string().trim().required('Expected a title').max(300, 'Expected at most 300 characters'),
+  }),
   initialValues: { unitId: '', title: '' },
 });
 const { value: unitId, errorMessage: unitProblem } = useField<string>('unitId');
@@ -23,7 +26,7 @@ onMounted(async () => {
   try {
     units.value = (await call<{ units: Unit[] }>('GET', '/units')).units;
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
 });
 
@@ -32,7 +35,7 @@ const submit = handleSubmit(async (values) => {
     const { job } = await call<{ job: Job }>('POST', '/jobs', { body: values });
     emit('opened', job.id);
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
 });
 </script>
@@ -44,15 +47,25 @@ const submit = handleSubmit(async (values) => {
         <label for="job-unit" class="field-label">Unit</label>
         <select id="job-unit" v-model="unitId" name="unitId" :aria-invalid="Boolean(unitProblem)">
           <option value="" disabled>Choose the unit</option>
-          <option v-for="unit in units" :key="unit.id" :value="unit.id">{{ [unit.tag, unit.name, unit.siteName].filter(Boolean).join(' · ') }}</option>
+          <option v-for="unit in units" :key="unit.id" :value="unit.id">
+            {{ [unit.tag, unit.name, unit.siteName].filter(Boolean).join(' · ') }}
+          </option>
         </select>
         <p v-if="unitProblem" class="problem">{{ unitProblem }}</p>
-        <p class="hint">Not in the list? <RouterLink class="link" to="/units">Add the unit</RouterLink> first.</p>
+        <p class="hint">
+          Not in the list? <RouterLink class="link" to="/units">Add the unit</RouterLink> first.
+        </p>
       </div>
-      <TextField name="title" label="What is it about?" hint="For example: replace the control of the fish store" />
+      <TextField
+        name="title"
+        label="What is it about?"
+        hint="For example: replace the control of the fish store"
+      />
       <FormProblem :message="problem" />
       <div class="flex gap-3">
-        <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="create-job">Open the job</AppButton>
+        <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="create-job"
+          >Open the job</AppButton
+        >
         <AppButton @click="emit('close')">Cancel</AppButton>
       </div>
     </form>

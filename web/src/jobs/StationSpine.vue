@@ -3,13 +3,29 @@ import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { openStations, stationNames, stations, type Progress, type StationId } from '@brine/core/jobs';
 
-const props = defineProps<{ jobId: string; here: StationId; progress: Readonly<Record<StationId, Progress>> }>();
+const props = defineProps<{
+  jobId: string;
+  here: StationId;
+  progress: Readonly<Record<StationId, Progress>>;
+}>();
 const steps = computed(() =>
   stations.map((id, i) => {
     const open = openStations.has(id);
     const { words, done } = props.progress[id];
-    const ring = done ? 'border-brine bg-brine text-on-brine' : id === props.here ? 'border-amber bg-amber text-[#17282b]' : 'border-brine text-brine';
-    return { id, name: stationNames[id], words, mark: done ? '✓' : String(i + 1), open, current: id === props.here, ring: open ? ring : 'border-dashed border-edge text-soft' };
+    const ring = done
+      ? 'border-brine bg-brine text-on-brine'
+      : id === props.here
+        ? 'border-amber bg-amber text-[#17282b]'
+        : 'border-brine text-brine';
+    return {
+      id,
+      name: stationNames[id],
+      words,
+      mark: done ? '✓' : String(i + 1),
+      open,
+      current: id === props.here,
+      ring: open ? ring : 'border-dashed border-edge text-soft',
+    };
   }),
 );
 </script>
@@ -17,7 +33,12 @@ const steps = computed(() =>
 <template>
   <nav aria-label="Stations of this job" class="flex min-w-0 flex-1 overflow-x-auto">
     <ol class="flex flex-1 items-stretch">
-      <li v-for="step in steps" :key="step.id" class="min-w-0 flex-1" :class="{ 'hidden lg:block': !step.open }">
+      <li
+        v-for="step in steps"
+        :key="step.id"
+        class="min-w-0 flex-1"
+        :class="{ 'hidden lg:block': !step.open }"
+      >
         <component
           :is="step.open ? RouterLink : 'span'"
           :to="`/jobs/${jobId}/${step.id}`"
@@ -26,9 +47,17 @@ const steps = computed(() =>
           :aria-current="step.current ? 'step' : undefined"
           :aria-disabled="step.open ? undefined : 'true'"
         >
-          <span class="grid size-6 shrink-0 place-items-center rounded-full border-[1.5px] text-[13px] font-semibold" :class="step.ring">{{ step.mark }}</span>
+          <span
+            class="grid size-6 shrink-0 place-items-center rounded-full border-[1.5px] text-[13px] font-semibold"
+            :class="step.ring"
+            >{{ step.mark }}</span
+          >
           <span class="min-w-0">
-            <span class="block font-head text-[15px] leading-tight" :class="step.current ? 'font-semibold' : 'font-medium'">{{ step.name }}</span>
+            <span
+              class="block font-head text-[15px] leading-tight"
+              :class="step.current ? 'font-semibold' : 'font-medium'"
+              >{{ step.name }}</span
+            >
             <span class="block truncate text-[12.5px] leading-tight text-soft">{{ step.words }}</span>
           </span>
         </component>

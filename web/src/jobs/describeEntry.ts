@@ -14,17 +14,28 @@ export function describeBody(body: EntryBody): string {
     case 'answer': {
       if (body.value === null) return 'no answer';
       const form = findQuestion(body.question)?.form;
-      const words = (id: unknown) => (form && 'options' in form ? form.options[String(id)] : undefined) ?? String(id);
+      const words = (id: unknown) =>
+        (form && 'options' in form ? form.options[String(id)] : undefined) ?? String(id);
       if (isQuantity(body.value)) return printQuantity(body.value);
       if (typeof body.value === 'boolean') return body.value ? 'yes' : 'no';
       return Array.isArray(body.value) ? body.value.map(words).join(', ') : words(body.value);
     }
     case 'planned':
-      return body.value === null ? 'as planned' : isSettingId(body.setting) ? printValue(settingOf(body.setting), body.value) : String(body.value);
+      return body.value === null
+        ? 'as planned'
+        : isSettingId(body.setting)
+          ? printValue(settingOf(body.setting), body.value)
+          : String(body.value);
     case 'plannedCode':
       return body.value === null ? 'as planned' : String(body.value);
     case 'keyed':
-      return body.state === 'showsElse' ? `shows ${body.shown}` : body.state === 'skipped' ? 'skipped' : body.state === 'keyed' ? `keyed ${body.value}` : 'open';
+      return body.state === 'showsElse'
+        ? `shows ${body.shown}`
+        : body.state === 'skipped'
+          ? 'skipped'
+          : body.state === 'keyed'
+            ? `keyed ${body.value}`
+            : 'open';
     case 'note':
       return body.text;
     case 'sheet':
@@ -38,7 +49,8 @@ export function describeBody(body: EntryBody): string {
 export function describeRegister(register: string, job: OpenJob): string {
   const at = register.indexOf(':');
   const [kind, id] = at < 0 ? [register, ''] : [register.slice(0, at), register.slice(at + 1)];
-  const named = (definition: typeof job.old.value) => [id, definition && parameterOf(definition, id)?.name].filter(Boolean).join(', ');
+  const named = (definition: typeof job.old.value) =>
+    [id, definition && parameterOf(definition, id)?.name].filter(Boolean).join(', ');
   switch (kind) {
     case 'found':
       return `Found: ${named(job.old.value)}`;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { schools, type SchoolId } from '@brine/core/advice';
-import { ApiError, call } from '../shared/api/client.ts';
+import { call, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import FormProblem from '../shared/ui/FormProblem.vue';
 
@@ -15,42 +15,84 @@ watch(
 );
 const ids = Object.keys(schools) as SchoolId[];
 const rows = computed(() =>
-  ids.map((id) => ({ id, question: schools[id].question, side: session.company?.schools[id] ?? '', usual: schools[id].default, sides: Object.entries(schools[id].sides as Record<string, { name: string; costs: string }>).map(([side, s]) => ({ side, ...s })) })),
+  ids.map((id) => ({
+    id,
+    question: schools[id].question,
+    side: session.company?.schools[id] ?? '',
+    usual: schools[id].default,
+    sides: Object.entries(schools[id].sides as Record<string, { name: string; costs: string }>).map(
+      ([side, s]) => ({ side, ...s }),
+    ),
+  })),
 );
 async function change(what: object) {
   problem.value = null;
   try {
     await call('PATCH', '/company', { body: { ...what, version: session.company?.version } });
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
   await session.loadCompany();
 }
 const choose = (id: SchoolId, event: Event) => {
   const { value } = event.target as HTMLSelectElement;
-  const { [id]: _old, ...others } = { ...session.company?.schools };
+  const others = Object.fromEntries(
+    Object.entries(session.company?.schools ?? {}).filter(([other]) => other !== id),
+  );
   void change({ schools: value === '' ? others : { ...others, [id]: value } });
 };
 const unit = (event: Event) => change({ displayUnit: (event.target as HTMLSelectElement).value });
-const rename = () => name.value.trim() !== '' && name.value.trim() !== session.company?.name && change({ name: name.value.trim() });
-const costs = (row: (typeof rows.value)[number]) => row.sides.find((s) => s.side === (row.side || row.usual))?.costs ?? '';
+const rename = () =>
+  name.value.trim() !== '' &&
+  name.value.trim() !== session.company?.name &&
+  change({ name: name.value.trim() });
+const costs = (row: (typeof rows.value)[number]) =>
+  row.sides.find((s) => s.side === (row.side || row.usual))?.costs ?? '';
 </script>
 
 <template>
   <section aria-label="Company">
     <h1>Company</h1>
-    <p class="hint">What the plan does where people differ. A job may take another side; every plan says which side it took and what it costs.</p>
+    <p class="hint">
+      What the plan does where people differ. A job may take another side; every plan says which side it took
+      and what it costs.
+    </p>
     <FormProblem class="mt-3" :message="problem" />
     <div class="mt-3 flex flex-wrap gap-6">
-      <div class="flex flex-col gap-1"><label for="company-name" class="field-label">Name on the sheet</label><input id="company-name" v-model="name" class="w-80" @change="rename" /></div>
-      <div class="flex flex-col gap-1"><label for="company-unit" class="field-label">Usual degrees</label><select id="company-unit" :value="session.company?.displayUnit" @change="unit"><option value="fahrenheit">°F</option><option value="celsius">°C</option></select></div>
+      <div class="flex flex-col gap-1">
+        <label for="company-name" class="field-label">Name on the sheet</label
+        ><input id="company-name" v-model="name" class="w-80" @change="rename" />
+      </div>
+      <div class="flex flex-col gap-1">
+        <label for="company-unit" class="field-label">Usual degrees</label
+        ><select id="company-unit" :value="session.company?.displayUnit" @change="unit">
+          <option value="fahrenheit">°F</option>
+          <option value="celsius">°C</option>
+        </select>
+      </div>
     </div>
     <table class="table-plain mt-4">
-      <thead><tr><th>Question</th><th class="w-72">Side taken</th><th>What it costs</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Question</th>
+          <th class="w-72">Side taken</th>
+          <th>What it costs</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <td>{{ row.question }}</td>
-          <td><select class="w-full" :value="row.side" :aria-label="row.question" @change="choose(row.id, $event)"><option value="">usual: {{ row.sides.find((s) => s.side === row.usual)?.name }}</option><option v-for="s in row.sides" :key="s.side" :value="s.side">{{ s.name }}</option></select></td>
+          <td>
+            <select
+              class="w-full"
+              :value="row.side"
+              :aria-label="row.question"
+              @change="choose(row.id, $event)"
+            >
+              <option value="">usual: {{ row.sides.find((s) => s.side === row.usual)?.name }}</option>
+              <option v-for="s in row.sides" :key="s.side" :value="s.side">{{ s.name }}</option>
+            </select>
+          </td>
           <td class="text-soft">{{ costs(row) }}</td>
         </tr>
       </tbody>

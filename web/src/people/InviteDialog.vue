@@ -2,7 +2,7 @@
 import { useField, useForm } from 'vee-validate';
 import { ref } from 'vue';
 import { object, string } from 'yup';
-import { ApiError, call } from '../shared/api/client.ts';
+import { call, messageOf } from '../shared/api/client.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
@@ -11,7 +11,11 @@ import TextField from '../shared/ui/TextField.vue';
 const emit = defineEmits<{ close: []; invited: [name: string, token: string] }>();
 const problem = ref<string | null>(null);
 const { handleSubmit } = useForm({
-  validationSchema: object({ name: string().trim().required('Expected a name').max(200), login: string().trim().required('Expected a login').max(200), role: string().required() }),
+  validationSchema: object({
+    name: string().trim().required('Expected a name').max(200),
+    login: string().trim().required('Expected a login').max(200),
+    role: string().required(),
+  }),
   initialValues: { name: '', login: '', role: 'technician' },
 });
 const { value: role } = useField<string>('role');
@@ -20,7 +24,7 @@ const submit = handleSubmit(async (values) => {
     const { link } = await call<{ link: { token: string } }>('POST', '/people', { body: values });
     emit('invited', values.name, link.token);
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
 });
 </script>
@@ -30,9 +34,19 @@ const submit = handleSubmit(async (values) => {
     <form class="flex flex-col gap-4" novalidate @submit="submit">
       <TextField name="name" label="Name" />
       <TextField name="login" label="Login" hint="What they type to sign in; not changed later" />
-      <div class="flex flex-col gap-1"><label for="role" class="field-label">Role</label><select id="role" v-model="role"><option value="viewer">viewer: reads</option><option value="technician">technician: reads and writes</option><option value="lead">lead: also people and company</option></select></div>
+      <div class="flex flex-col gap-1">
+        <label for="role" class="field-label">Role</label
+        ><select id="role" v-model="role">
+          <option value="viewer">viewer: reads</option>
+          <option value="technician">technician: reads and writes</option>
+          <option value="lead">lead: also people and company</option>
+        </select>
+      </div>
       <FormProblem :message="problem" />
-      <div class="flex gap-3"><AppButton kind="primary" type="submit" data-test="send-invite">Make the link</AppButton><AppButton @click="emit('close')">Cancel</AppButton></div>
+      <div class="flex gap-3">
+        <AppButton kind="primary" type="submit" data-test="send-invite">Make the link</AppButton
+        ><AppButton @click="emit('close')">Cancel</AppButton>
+      </div>
     </form>
   </ModalDialog>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import { ApiError, call } from '../shared/api/client.ts';
+import { call, messageOf } from '../shared/api/client.ts';
 import type { PersonLine, Role } from '../shared/api/types.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -18,19 +18,24 @@ async function act(work: () => Promise<unknown>) {
   try {
     await work();
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
   people.value = (await call<{ people: PersonLine[] }>('GET', '/people')).people;
 }
 const addressOf = (token: string) => `${location.origin}/link/${token}`;
-const change = (person: PersonLine, what: object) => act(() => call('PATCH', `/people/${person.id}`, { body: { ...what, version: person.version } }));
-const changeRole = (person: PersonLine, event: Event) => change(person, { role: (event.target as HTMLSelectElement).value });
+const change = (person: PersonLine, what: object) =>
+  act(() => call('PATCH', `/people/${person.id}`, { body: { ...what, version: person.version } }));
+const changeRole = (person: PersonLine, event: Event) =>
+  change(person, { role: (event.target as HTMLSelectElement).value });
 const reset = (person: PersonLine) =>
   act(async () => {
-    const answer = await call<{ link: { token: string } }>('POST', `/people/${person.id}/reset`, { body: {} });
+    const answer = await call<{ link: { token: string } }>('POST', `/people/${person.id}/reset`, {
+      body: {},
+    });
     link.value = { name: person.name, address: addressOf(answer.link.token) };
   });
-const endSessions = (person: PersonLine) => act(() => call('POST', `/people/${person.id}/end-sessions`, { body: {} }));
+const endSessions = (person: PersonLine) =>
+  act(() => call('POST', `/people/${person.id}/end-sessions`, { body: {} }));
 function invited(name: string, token: string) {
   inviting.value = false;
   link.value = { name, address: addressOf(token) };
@@ -41,18 +46,60 @@ onMounted(() => act(async () => undefined));
 
 <template>
   <section class="mx-auto w-full max-w-6xl px-4 py-5 sm:px-6">
-    <div class="flex flex-wrap items-center gap-4"><h1>People</h1><span class="flex-1"></span><AppButton kind="primary" data-test="invite" @click="inviting = true">Invite somebody</AppButton></div>
+    <div class="flex flex-wrap items-center gap-4">
+      <h1>People</h1>
+      <span class="flex-1"></span
+      ><AppButton kind="primary" data-test="invite" @click="inviting = true">Invite somebody</AppButton>
+    </div>
     <FormProblem class="mt-3" :message="problem" />
-    <div v-if="link" class="mt-3 border-l-4 border-good bg-good-wash px-3 py-2" data-test="one-time-link"><p>Send {{ link.name }} this link. It works once, for seven days, and is shown only now:</p><p class="font-mono text-[14px] break-all select-all">{{ link.address }}</p></div>
+    <div v-if="link" class="mt-3 border-l-4 border-good bg-good-wash px-3 py-2" data-test="one-time-link">
+      <p>Send {{ link.name }} this link. It works once, for seven days, and is shown only now:</p>
+      <p class="font-mono text-[14px] break-all select-all">{{ link.address }}</p>
+    </div>
     <table class="table-plain mt-4">
-      <thead><tr><th>Name</th><th>Login</th><th class="w-44">Role</th><th class="w-40">State</th><th></th></tr></thead>
+      <thead>
+        <tr>
+          <th>Name</th>
+          <th>Login</th>
+          <th class="w-44">Role</th>
+          <th class="w-40">State</th>
+          <th></th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="person in people" :key="person.id" :data-person="person.login">
           <td class="font-medium">{{ person.name }}</td>
           <td class="font-mono text-soft">{{ person.login }}</td>
-          <td><select :value="person.role" :aria-label="`Role of ${person.name}`" @change="changeRole(person, $event)"><option v-for="role in roles" :key="role" :value="role">{{ role }}</option></select></td>
-          <td>{{ person.disabled ? 'disabled' : person.invited ? 'invited, no password yet' : person.demo ? 'active, demo' : 'active' }}</td>
-          <td class="text-right text-[14px]"><span class="inline-flex flex-wrap justify-end gap-x-4"><button type="button" class="link" @click="change(person, { disabled: !person.disabled })">{{ person.disabled ? 'Enable' : 'Disable' }}</button><button type="button" class="link" @click="reset(person)">New password link</button><button type="button" class="link" @click="endSessions(person)">Sign out everywhere</button></span></td>
+          <td>
+            <select
+              :value="person.role"
+              :aria-label="`Role of ${person.name}`"
+              @change="changeRole(person, $event)"
+            >
+              <option v-for="role in roles" :key="role" :value="role">{{ role }}</option>
+            </select>
+          </td>
+          <td>
+            {{
+              person.disabled
+                ? 'disabled'
+                : person.invited
+                  ? 'invited, no password yet'
+                  : person.demo
+                    ? 'active, demo'
+                    : 'active'
+            }}
+          </td>
+          <td class="text-right text-[14px]">
+            <span class="inline-flex flex-wrap justify-end gap-x-4"
+              ><button type="button" class="link" @click="change(person, { disabled: !person.disabled })">
+                {{ person.disabled ? 'Enable' : 'Disable' }}</button
+              ><button type="button" class="link" @click="reset(person)">New password link</button
+              ><button type="button" class="link" @click="endSessions(person)">
+                Sign out everywhere
+              </button></span
+            >
+          </td>
         </tr>
       </tbody>
     </table>

@@ -18,17 +18,47 @@ const asking = ref<'showsElse' | 'skip' | null>(null);
 const row = computed(() => props.cabinet.current.value);
 const display = computed(() => job.program.value.display!);
 const words = computed(() => (job.replacement.value ? panelWords(job.replacement.value) : null));
-const place = computed(() => (row.value ? `${props.cabinet.index.value + 1} of ${props.cabinet.rows.value.length} · ${groupTitle(row.value)} · ${row.value.code}` : ''));
-const setTo = computed(() => (row.value ? printShown(row.value.parameter, row.value.value, display.value) : ''));
-const found = computed(() => (row.value?.found == null ? 'not known' : printShown(row.value.parameter, row.value.found, display.value)));
-const shows = computed(() => (row.value ? (choiceWords(row.value.parameter, row.value.value) ? String(row.value.value) : setTo.value.replace(/ .*/, '')) : ''));
+const place = computed(() =>
+  row.value
+    ? `${props.cabinet.index.value + 1} of ${props.cabinet.rows.value.length} · ${groupTitle(row.value)} · ${row.value.code}`
+    : '',
+);
+const setTo = computed(() =>
+  row.value ? printShown(row.value.parameter, row.value.value, display.value) : '',
+);
+const found = computed(() =>
+  row.value === null || row.value.found === null
+    ? 'not known'
+    : printShown(row.value.parameter, row.value.found, display.value),
+);
+const shows = computed(() =>
+  row.value
+    ? choiceWords(row.value.parameter, row.value.value)
+      ? String(row.value.value)
+      : setTo.value.replace(/ .*/, '')
+    : '',
+);
 const reason = computed(() => row.value?.reason ?? row.value?.note ?? '');
-const ticks = computed(() => props.cabinet.rows.value.map((r) => ({ code: r.code, look: r.code === row.value?.code ? 'bg-amber' : r.state === 'open' ? 'bg-hairline' : r.state === 'keyed' ? 'bg-brine' : 'bg-alarm' })));
+const ticks = computed(() =>
+  props.cabinet.rows.value.map((r) => ({
+    code: r.code,
+    look:
+      r.code === row.value?.code
+        ? 'bg-amber'
+        : r.state === 'open'
+          ? 'bg-hairline'
+          : r.state === 'keyed'
+            ? 'bg-brine'
+            : 'bg-alarm',
+  })),
+);
 </script>
 
 <template>
   <div v-if="row" class="flex flex-col" data-test="cabinet-card">
-    <div class="flex gap-[3px]" aria-hidden="true"><span v-for="tick in ticks" :key="tick.code" class="h-1.5 flex-1 rounded-sm" :class="tick.look"></span></div>
+    <div class="flex gap-[3px]" aria-hidden="true">
+      <span v-for="tick in ticks" :key="tick.code" class="h-1.5 flex-1 rounded-sm" :class="tick.look"></span>
+    </div>
     <div class="mt-2 flex items-center justify-between text-[14px] text-soft">
       <button type="button" class="px-3" aria-label="The code before" @click="cabinet.move(-1)">‹</button>
       <span data-test="place">{{ place }}</span>
@@ -36,8 +66,14 @@ const ticks = computed(() => props.cabinet.rows.value.map((r) => ({ code: r.code
     </div>
     <h3 class="text-[24px] leading-tight">{{ row.parameter.name }}</h3>
     <dl class="mt-3 grid grid-cols-2 border border-edge bg-sheet">
-      <div class="border-r border-hairline px-3 py-2"><dt class="hint">Found</dt><dd class="font-mono text-[21px] text-soft">{{ found }}</dd></div>
-      <div class="px-3 py-2"><dt class="hint">Set to</dt><dd class="font-mono text-[21px] font-semibold" data-test="set-to">{{ setTo }}</dd></div>
+      <div class="border-r border-hairline px-3 py-2">
+        <dt class="hint">Found</dt>
+        <dd class="font-mono text-[21px] text-soft">{{ found }}</dd>
+      </div>
+      <div class="px-3 py-2">
+        <dt class="hint">Set to</dt>
+        <dd class="font-mono text-[21px] font-semibold" data-test="set-to">{{ setTo }}</dd>
+      </div>
     </dl>
     <div class="mt-3 bg-[#17282b] px-4 py-3">
       <div class="flex items-end justify-between gap-4">
@@ -45,18 +81,60 @@ const ticks = computed(() => props.cabinet.rows.value.map((r) => ({ code: r.code
         <ControllerDisplay :text="shows" words="then it must show" />
       </div>
     </div>
-    <p v-if="row.state !== 'open'" class="mt-3 font-medium">{{ row.state === 'keyed' ? '✓ Keyed in.' : row.state === 'skipped' ? `Skipped: ${row.why || 'no reason given'}.` : `The display showed ${row.shown}.` }} <button v-if="session.mayWrite" type="button" class="link" @click="cabinet.reopen(row)">Take it back</button></p>
-    <p v-if="row.parameter.leaveAlone" class="mt-3 border-l-4 border-amber bg-amber-wash px-3 py-2">Leave alone: {{ row.parameter.leaveAlone }}</p>
+    <p v-if="row.state !== 'open'" class="mt-3 font-medium">
+      {{
+        row.state === 'keyed'
+          ? '✓ Keyed in.'
+          : row.state === 'skipped'
+            ? `Skipped: ${row.why || 'no reason given'}.`
+            : `The display showed ${row.shown}.`
+      }}
+      <button v-if="session.mayWrite" type="button" class="link" @click="cabinet.reopen(row)">
+        Take it back
+      </button>
+    </p>
+    <p v-if="row.parameter.leaveAlone" class="mt-3 border-l-4 border-amber bg-amber-wash px-3 py-2">
+      Leave alone: {{ row.parameter.leaveAlone }}
+    </p>
     <p class="mt-3 text-soft">{{ reason }}</p>
     <p v-if="row.parameter.note" class="mt-1 text-[14px] text-soft">{{ row.parameter.note }}</p>
-    <details v-if="words" class="mt-3"><summary class="link py-2">Into the menu</summary><ol class="list-decimal pl-5"><li v-for="line in words.enter" :key="line">{{ line }}</li></ol><p class="hint mt-1">{{ words.timeOut }}</p></details>
+    <details v-if="words" class="mt-3">
+      <summary class="link py-2">Into the menu</summary>
+      <ol class="list-decimal pl-5">
+        <li v-for="line in words.enter" :key="line">{{ line }}</li>
+      </ol>
+      <p class="hint mt-1">{{ words.timeOut }}</p>
+    </details>
     <CautionNote class="mt-3">The unit may start by itself.</CautionNote>
-    <p v-if="cabinet.allDone.value" class="mt-3 bg-good-wash px-3 py-2">All codes are settled. <RouterLink class="link" :to="`/jobs/${job.id}/handover`">Hand over</RouterLink></p>
-    <div v-if="session.mayWrite" class="sticky bottom-0 -mx-4 mt-4 grid grid-cols-2 gap-2 border-t border-hairline bg-sheet px-4 py-3">
-      <AppButton class="col-span-2 !min-h-14 text-[17px]" kind="primary" wide data-test="keyed-in" @click="cabinet.keyedIn()">Keyed in, next</AppButton>
-      <AppButton class="!min-h-12" wide data-test="shows-else" @click="asking = 'showsElse'">Shows something else</AppButton>
+    <p v-if="cabinet.allDone.value" class="mt-3 bg-good-wash px-3 py-2">
+      All codes are settled. <RouterLink class="link" :to="`/jobs/${job.id}/handover`">Hand over</RouterLink>
+    </p>
+    <span class="flex-1"></span>
+    <div
+      v-if="session.mayWrite"
+      class="sticky bottom-0 -mx-4 mt-4 grid grid-cols-2 gap-2 border-t border-hairline bg-sheet px-4 py-3"
+    >
+      <AppButton
+        class="col-span-2 !min-h-14 text-[17px]"
+        kind="primary"
+        wide
+        data-test="keyed-in"
+        @click="cabinet.keyedIn()"
+        >Keyed in, next</AppButton
+      >
+      <AppButton class="!min-h-12" wide data-test="shows-else" @click="asking = 'showsElse'"
+        >Shows something else</AppButton
+      >
       <AppButton class="!min-h-12" wide data-test="skip" @click="asking = 'skip'">Skip, say why</AppButton>
     </div>
-    <SayDialog v-if="asking" :asking="asking" :row="row" :display="display" @close="asking = null" @shows-else="cabinet.showsElse" @skip="cabinet.skip" />
+    <SayDialog
+      v-if="asking"
+      :asking="asking"
+      :row="row"
+      :display="display"
+      @close="asking = null"
+      @shows-else="cabinet.showsElse"
+      @skip="cabinet.skip"
+    />
   </div>
 </template>

@@ -7,23 +7,77 @@ import type { ProgramRow } from '@brine/core/jobs';
 const props = defineProps<{ row: ProgramRow; display: DisplayState; current: boolean; mayWrite: boolean }>();
 const emit = defineEmits<{ choose: []; tick: [] }>();
 const mark = computed(() => ({ open: '', keyed: '✓', showsElse: '≠', skipped: '–' })[props.row.state]);
-const said = computed(() => ({ open: 'not keyed in', keyed: 'keyed in', showsElse: `shows ${props.row.shown ?? ''}`, skipped: 'skipped' })[props.row.state]);
-const box = computed(() => ({ open: 'border-brine', keyed: 'border-brine bg-brine text-on-brine', showsElse: 'border-alarm bg-alarm text-on-flag', skipped: 'border-soft bg-soft text-paper' })[props.row.state]);
+const said = computed(
+  () =>
+    ({
+      open: 'not keyed in',
+      keyed: 'keyed in',
+      showsElse: `shows ${props.row.shown ?? ''}`,
+      skipped: 'skipped',
+    })[props.row.state],
+);
+const box = computed(
+  () =>
+    ({
+      open: 'border-brine',
+      keyed: 'border-brine bg-brine text-on-brine',
+      showsElse: 'border-alarm bg-alarm text-on-flag',
+      skipped: 'border-soft bg-soft text-paper',
+    })[props.row.state],
+);
 const below = computed(() => {
   if (props.row.state === 'showsElse') return `The display showed ${props.row.shown}.`;
   if (props.row.state === 'skipped') return `Skipped: ${props.row.why || 'no reason given'}.`;
-  return props.current ? (props.row.reason ?? props.row.note) : props.row.status === 'default' ? 'stays at the default of this control' : props.row.status === 'exact' ? '' : props.row.note;
+  return props.current
+    ? (props.row.reason ?? props.row.note)
+    : props.row.status === 'default'
+      ? 'stays at the default of this control'
+      : props.row.status === 'exact'
+        ? ''
+        : props.row.note;
 });
 </script>
 
 <template>
-  <tr :data-code="row.code" :data-state="row.state" :class="{ 'bg-amber-wash': current, 'text-soft': row.status === 'default' && !current }" :aria-current="current" @click="emit('choose')">
+  <tr
+    :data-code="row.code"
+    :data-state="row.state"
+    :class="{ 'bg-amber-wash': current, 'text-soft': row.status === 'default' && !current }"
+    :aria-current="current"
+    @click="emit('choose')"
+  >
     <td class="!pl-1.5">
-      <button type="button" class="grid size-6 place-items-center rounded-md border-[1.5px] text-[15px] leading-none font-bold pointer-coarse:size-11" :class="box" :disabled="!mayWrite" :aria-label="`${row.code}: ${said}`" @click.stop="emit('tick')">{{ mark }}</button>
+      <button
+        type="button"
+        class="grid size-6 place-items-center rounded-md border-[1.5px] text-[15px] leading-none font-bold pointer-coarse:size-11"
+        :class="box"
+        :disabled="!mayWrite"
+        :aria-label="`${row.code}: ${said}`"
+        @click.stop="emit('tick')"
+      >
+        {{ mark }}
+      </button>
     </td>
     <td class="font-mono text-[16px] font-semibold">{{ row.code }}</td>
-    <td><span :class="{ 'font-semibold': current }">{{ row.parameter.name }}</span><span v-if="below" class="block max-w-xl text-[13.5px] text-soft">{{ below }}</span><span v-if="current && row.parameter.note" class="block text-[13.5px] text-soft">{{ row.parameter.note }}</span></td>
-    <td class="text-right font-mono text-soft">{{ row.found === null ? '' : printShown(row.parameter, row.found, display) }}</td>
-    <td class="text-right font-mono text-[15.5px] font-semibold">{{ printShown(row.parameter, row.value, display) }}<span v-if="row.differs" class="block font-sans text-[12.5px] font-normal text-soft">differs from found</span></td>
+    <td>
+      <span :class="{ 'font-semibold': current }">{{ row.parameter.name }}</span><span
+        v-if="below"
+        class="block max-w-xl text-[13.5px] text-soft"
+        >{{ below }}</span
+      ><span v-if="current && row.parameter.note" class="block text-[13.5px] text-soft">{{
+        row.parameter.note
+      }}</span>
+    </td>
+    <td class="text-right font-mono text-soft">
+      <span
+        v-if="row.differs"
+        class="mr-2 font-sans text-[12.5px] text-ink"
+        title="differs from what was found"
+        >differs</span
+      >{{ row.found === null ? '' : printShown(row.parameter, row.found, display) }}
+    </td>
+    <td class="text-right font-mono text-[15.5px] font-semibold">
+      {{ printShown(row.parameter, row.value, display) }}
+    </td>
   </tr>
 </template>

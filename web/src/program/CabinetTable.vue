@@ -25,39 +25,77 @@ const groups = computed(() => {
   return list.map((group, i) => ({ ...group, key: `${group.title}-${i}` }));
 });
 const current = computed(() => props.cabinet.current.value);
-const timeOut = computed(() => (job.replacement.value ? (panelWords(job.replacement.value)?.timeOut ?? '') : ''));
-watch(current, async (row) => {
+const timeOut = computed(() =>
+  job.replacement.value ? (panelWords(job.replacement.value)?.timeOut ?? '') : '',
+);
+watch(current, show, { immediate: true });
+async function show(row: ProgramRow | null) {
   await nextTick();
-  document.querySelector(`[data-code="${CSS.escape(row?.code ?? '')}"]`)?.scrollIntoView({ block: 'nearest' });
-});
+  document
+    .querySelector(`[data-code="${CSS.escape(row?.code ?? '')}"]`)
+    ?.scrollIntoView({ block: 'nearest' });
+}
 </script>
 
 <template>
-  <div>
-    <table class="table-plain" data-test="cabinet">
-      <thead>
-        <tr><th class="w-10"><span class="sr-only">Done</span></th><th class="w-20">Code</th><th>Meaning</th><th class="w-36 !text-right">Found</th><th class="w-44 !text-right">Set to</th></tr>
-      </thead>
-      <tbody v-for="group in groups" :key="group.key">
-        <tr><th colspan="5" scope="rowgroup" class="!border-hairline bg-band !px-2 !text-[14px] !font-semibold !text-ink">{{ group.title }}</th></tr>
-        <CabinetRow
-          v-for="row in group.rows"
-          :key="row.code"
-          :row="row"
-          :display="display"
-          :current="row.code === current?.code"
-          :may-write="session.mayWrite"
-          @choose="cabinet.goTo(row.code)"
-          @tick="row.state === 'open' ? cabinet.keyedIn(row) : cabinet.reopen(row)"
-        />
-      </tbody>
-    </table>
-    <div v-if="session.mayWrite && current" class="sticky bottom-[150px] z-10 flex flex-wrap items-center gap-3 border-t border-hairline bg-paper py-2.5">
-      <AppButton kind="primary" data-test="keyed-in" @click="cabinet.keyedIn()">Keyed in <span class="font-mono">{{ current.code }} {{ printShown(current.parameter, current.value, display) }}</span> · Enter</AppButton>
+  <div class="flex flex-col">
+    <div class="flex-1 lg:min-h-0 lg:overflow-auto" tabindex="0" role="region" aria-label="Codes to key in">
+      <table class="table-plain" data-test="cabinet">
+        <thead>
+          <tr>
+            <th class="w-10"><span class="sr-only">Done</span></th>
+            <th class="w-20">Code</th>
+            <th>Meaning</th>
+            <th class="w-36 !text-right">Found</th>
+            <th class="w-44 !text-right">Set to</th>
+          </tr>
+        </thead>
+        <tbody v-for="group in groups" :key="group.key">
+          <tr>
+            <th
+              colspan="5"
+              scope="rowgroup"
+              class="!border-hairline bg-band !px-2 !text-[14px] !font-semibold !text-ink"
+            >
+              {{ group.title }}
+            </th>
+          </tr>
+          <CabinetRow
+            v-for="row in group.rows"
+            :key="row.code"
+            :row="row"
+            :display="display"
+            :current="row.code === current?.code"
+            :may-write="session.mayWrite"
+            @choose="cabinet.goTo(row.code)"
+            @tick="row.state === 'open' ? cabinet.keyedIn(row) : cabinet.reopen(row)"
+          />
+        </tbody>
+      </table>
+    </div>
+    <div
+      v-if="session.mayWrite && current"
+      class="sticky bottom-0 flex flex-wrap items-center gap-3 border-t border-hairline bg-paper py-2.5"
+    >
+      <AppButton kind="primary" data-test="keyed-in" @click="cabinet.keyedIn()"
+        >Keyed in
+        <span class="font-mono"
+          >{{ current.code }} {{ printShown(current.parameter, current.value, display) }}</span
+        >
+        · Enter</AppButton
+      >
       <AppButton data-test="shows-else" @click="asking = 'showsElse'">Shows something else</AppButton>
       <AppButton kind="quiet" data-test="skip" @click="asking = 'skip'">Skip, say why</AppButton>
       <span class="hint ml-auto">{{ timeOut }}</span>
     </div>
-    <SayDialog v-if="asking && current" :asking="asking" :row="current" :display="display" @close="asking = null" @shows-else="cabinet.showsElse" @skip="cabinet.skip" />
+    <SayDialog
+      v-if="asking && current"
+      :asking="asking"
+      :row="current"
+      :display="display"
+      @close="asking = null"
+      @shows-else="cabinet.showsElse"
+      @skip="cabinet.skip"
+    />
   </div>
 </template>

@@ -12,11 +12,16 @@ const narrow = useNarrow();
 useKeys([
   { key: 'ArrowDown', label: '↓', does: 'the next code', run: () => cabinet.move(1) },
   { key: 'ArrowUp', label: '↑', does: 'the code before', run: () => cabinet.move(-1) },
-  { key: 'Enter', label: 'Enter', does: 'this code is keyed in', run: () => session.mayWrite && void cabinet.keyedIn() },
+  {
+    key: 'Enter',
+    label: 'Enter',
+    does: 'this code is keyed in',
+    run: () => session.mayWrite && void cabinet.keyedIn(),
+  },
 ]);
 </script>
 
 <template>
-  <CabinetCard v-if="narrow" :cabinet="cabinet" />
+  <CabinetCard v-if="narrow" class="min-h-full" :cabinet="cabinet" />
   <CabinetTable v-else :cabinet="cabinet" />
 </template>

@@ -3,12 +3,22 @@ import { computed } from 'vue';
 
 const props = defineProps<{ text: string; words: string }>();
 /** The 14-segment face has capitals, digits and a few signs; a true minus becomes a hyphen. */
-const segments = computed(() => props.text.replaceAll('−', '-').replace(/[^A-Za-z0-9.\- ]/g, '').toUpperCase());
+const segments = computed(() =>
+  props.text
+    .replaceAll('−', '-')
+    .replace(/[^A-Za-z0-9.\- ]/g, '')
+    .toUpperCase(),
+);
 </script>
 
 <template>
   <figure class="min-w-0">
-    <div class="font-display text-[34px] leading-tight whitespace-nowrap text-[#ffb347]" :aria-label="`The display shows ${text}`">{{ segments }}</div>
+    <div
+      class="font-display text-[34px] leading-tight whitespace-nowrap text-[#ffb347]"
+      :aria-label="`The display shows ${text}`"
+    >
+      {{ segments }}
+    </div>
     <figcaption class="mt-1 text-[13px] text-[#b5c1c2]">{{ words }}</figcaption>
   </figure>
 </template>

@@ -14,11 +14,29 @@ const job = useJob();
 const session = useSession();
 const display = useDisplay();
 const setting = computed(() => settingOf(props.chosen.setting));
-const write = (value: SettingValue | null, why?: string) => void job.write({ kind: 'planned', setting: props.chosen.setting, value, ...(why !== undefined && { why }) });
-const { text, problem, symbol, commit } = useSettingInput(props.chosen.setting, toRef(() => props.chosen.value), toRef(() => display.unit), (value) => write(value));
+const write = (value: SettingValue | null, why?: string) =>
+  void job.write({
+    kind: 'planned',
+    setting: props.chosen.setting,
+    value,
+    ...(why !== undefined && { why }),
+  });
+const { text, problem, symbol, commit } = useSettingInput(
+  props.chosen.setting,
+  toRef(() => props.chosen.value),
+  toRef(() => display.unit),
+  (value) => write(value),
+);
 const choices = computed(() => {
-  if (setting.value.kind === 'flag') return [{ value: 'true', name: 'yes' }, { value: 'false', name: 'no' }];
-  return setting.value.choices?.map((value) => ({ value, name: setting.value.choiceLabels?.[value] ?? value })) ?? null;
+  if (setting.value.kind === 'flag')
+    return [
+      { value: 'true', name: 'yes' },
+      { value: 'false', name: 'no' },
+    ];
+  return (
+    setting.value.choices?.map((value) => ({ value, name: setting.value.choiceLabels?.[value] ?? value })) ??
+    null
+  );
 });
 const isList = computed(() => Array.isArray(props.chosen.value));
 const choose = (event: Event) => {
@@ -27,23 +45,49 @@ const choose = (event: Event) => {
 };
 const range = computed(() => {
   const sound = props.chosen.advice?.range;
-  return sound ? `Usual here: ${printFor(sound.min, display.unit)} to ${printFor(sound.max, display.unit)}.` : '';
+  return sound
+    ? `Usual here: ${printFor(sound.min, display.unit)} to ${printFor(sound.max, display.unit)}.`
+    : '';
 });
-const school = computed(() => (props.chosen.advice?.school ? schools[props.chosen.advice.school.id].question : null));
+const school = computed(() =>
+  props.chosen.advice?.school ? schools[props.chosen.advice.school.id].question : null,
+);
 const why = ref(props.chosen.why ?? '');
-const sayWhy = () => why.value.trim() !== (props.chosen.why ?? '') && write(props.chosen.value, why.value.trim());
+const sayWhy = () =>
+  why.value.trim() !== (props.chosen.why ?? '') && write(props.chosen.value, why.value.trim());
 </script>
 
 <template>
-  <tr :data-setting="chosen.setting" :class="{ 'bg-amber-wash/60': chosen.changed }" class="max-sm:grid max-sm:grid-cols-[minmax(0,1fr)_auto] max-sm:border-b max-sm:border-hairline max-sm:py-1 max-sm:[&>td]:border-0">
-    <td class="!pl-2 font-medium"><abbr :title="setting.meaning" class="no-underline">{{ setting.label }}</abbr></td>
+  <tr
+    :data-setting="chosen.setting"
+    :class="{ 'bg-amber-wash/60': chosen.changed }"
+    class="max-sm:grid max-sm:grid-cols-[minmax(0,1fr)_auto] max-sm:border-b max-sm:border-hairline max-sm:py-1 max-sm:[&>td]:border-0"
+  >
+    <td class="font-medium sm:!pl-2">
+      <abbr :title="setting.meaning" class="no-underline">{{ setting.label }}</abbr>
+    </td>
     <td>
-      <select v-if="choices" class="w-full max-w-[12rem]" :value="String(chosen.value)" :disabled="!session.mayWrite" :aria-label="setting.label" @change="choose">
+      <select
+        v-if="choices"
+        class="w-full max-w-[14.5rem]"
+        :value="String(chosen.value)"
+        :disabled="!session.mayWrite"
+        :aria-label="setting.label"
+        @change="choose"
+      >
         <option v-for="c in choices" :key="c.value" :value="c.value">{{ c.name }}</option>
       </select>
       <span v-else-if="isList">{{ display.showSetting(chosen.setting, chosen.value) }}</span>
       <div v-else class="flex items-center gap-2">
-        <input v-model="text" class="w-20 text-right font-mono font-semibold" :disabled="!session.mayWrite" :aria-label="`${setting.label} in ${symbol || 'number'}`" :aria-invalid="problem !== null" @change="commit" @keydown.enter="commit" />
+        <input
+          v-model="text"
+          class="w-20 text-right font-mono font-semibold"
+          :disabled="!session.mayWrite"
+          :aria-label="`${setting.label} in ${symbol || 'number'}`"
+          :aria-invalid="problem !== null"
+          @change="commit"
+          @keydown.enter="commit"
+        />
         <span class="text-soft">{{ symbol }}</span>
       </div>
       <p v-if="problem" class="problem mt-1 max-w-[14rem]" role="alert">{{ problem }}</p>
@@ -51,14 +95,33 @@ const sayWhy = () => why.value.trim() !== (props.chosen.why ?? '') && write(prop
     <td class="text-[14px] max-sm:col-span-2">
       <template v-if="chosen.changed">
         <p>
-          Changed by hand<template v-if="chosen.planned !== null">; the plan says {{ display.showSetting(chosen.setting, chosen.planned) }}</template>.
-          <button v-if="session.mayWrite" type="button" class="link" data-test="back-to-plan" @click="write(null)">{{ chosen.planned === null ? 'Take it out' : 'Back to the plan' }}</button>
+          Changed by hand<template v-if="chosen.planned !== null"
+            >; the plan says {{ display.showSetting(chosen.setting, chosen.planned) }}</template
+          >.
+          <button
+            v-if="session.mayWrite"
+            type="button"
+            class="link"
+            data-test="back-to-plan"
+            @click="write(null)"
+          >
+            {{ chosen.planned === null ? 'Take it out' : 'Back to the plan' }}
+          </button>
         </p>
-        <input v-model="why" class="mt-1 w-full max-w-md" :disabled="!session.mayWrite" placeholder="Say why: it stands beside the value" :aria-label="`Why ${setting.label} was changed`" @change="sayWhy" />
+        <input
+          v-model="why"
+          class="mt-1 w-full max-w-md"
+          :disabled="!session.mayWrite"
+          placeholder="Say why: it stands beside the value"
+          :aria-label="`Why ${setting.label} was changed`"
+          @change="sayWhy"
+        />
       </template>
       <template v-else>
         {{ chosen.advice?.reason }}
-        <span class="text-soft">{{ range }}<template v-if="school"> People differ: {{ school }}</template></span>
+        <span class="text-soft"
+          >{{ range }}<template v-if="school"> People differ: {{ school }}</template></span
+        >
       </template>
     </td>
   </tr>

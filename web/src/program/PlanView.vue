@@ -5,7 +5,16 @@ import { useJob } from '../shared/job/useJob.ts';
 import PlanRow from './PlanRow.vue';
 
 const job = useJob();
-const titles: Readonly<Record<string, string>> = { regulation: 'Cooling', compressor: 'Compressor', defrost: 'Defrost', fans: 'Fan', alarms: 'Alarms', probes: 'Probes', display: 'Display', access: 'Keys' };
+const titles: Readonly<Record<string, string>> = {
+  regulation: 'Cooling',
+  compressor: 'Compressor',
+  defrost: 'Defrost',
+  fans: 'Fan',
+  alarms: 'Alarms',
+  probes: 'Probes',
+  display: 'Display',
+  access: 'Keys',
+};
 const groups = computed(() => {
   const byTitle = new Map<string, ChosenValue[]>();
   for (const chosen of job.program.value.chosen) {
@@ -17,13 +26,27 @@ const groups = computed(() => {
 </script>
 
 <template>
-  <table class="table-plain" data-test="plan">
-    <thead class="max-sm:hidden">
-      <tr><th class="w-[13rem]">Setting</th><th class="w-[12rem]">Planned</th><th>Why, and what is usual</th></tr>
-    </thead>
-    <tbody v-for="group in groups" :key="group.title">
-      <tr><th colspan="3" scope="rowgroup" class="!border-hairline bg-band !px-2 !text-[14px] !font-semibold !text-ink">{{ group.title }}</th></tr>
-      <PlanRow v-for="chosen in group.values" :key="chosen.setting" :chosen="chosen" />
-    </tbody>
-  </table>
+  <div>
+    <table class="table-plain" data-test="plan">
+      <thead class="max-sm:hidden">
+        <tr>
+          <th class="w-[13rem]">Setting</th>
+          <th class="w-[15rem]">Planned</th>
+          <th>Why, and what is usual</th>
+        </tr>
+      </thead>
+      <tbody v-for="group in groups" :key="group.title">
+        <tr>
+          <th
+            colspan="3"
+            scope="rowgroup"
+            class="!border-hairline bg-band !px-2 !text-[14px] !font-semibold !text-ink"
+          >
+            {{ group.title }}
+          </th>
+        </tr>
+        <PlanRow v-for="chosen in group.values" :key="chosen.setting" :chosen="chosen" />
+      </tbody>
+    </table>
+  </div>
 </template>

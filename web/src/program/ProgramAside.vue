@@ -14,18 +14,28 @@ const program = computed(() => job.program.value);
 const words = computed(() => (job.replacement.value ? panelWords(job.replacement.value) : null));
 const band = computed(() => switchingBand(program.value.values));
 const show = (celsius: number) => printFor(quantity(celsius, 'degC'), display.unit);
-const sentence = computed(() => (band.value ? `Runs from ${show(band.value.cutIn)} down to ${show(band.value.cutOut)}.` : 'Set point or differential is missing.'));
+const sentence = computed(() =>
+  band.value
+    ? `Runs from ${show(band.value.cutIn)} down to ${show(band.value.cutOut)}.`
+    : 'Set point or differential is missing.',
+);
 const lost = computed(() => program.value.lost.length);
 </script>
 
 <template>
-  <aside class="flex flex-col gap-5 border-t border-hairline bg-sheet px-4 py-4 sm:px-5 lg:border-t-0 lg:border-l" aria-label="Judgement">
+  <aside
+    class="flex flex-col gap-5 border-t border-hairline bg-sheet px-4 py-4 sm:px-5 lg:border-t-0 lg:border-l"
+    aria-label="Judgement"
+  >
     <div>
       <h2>Judgement</h2>
       <p class="mt-1 text-[17px]">{{ sentence }}</p>
     </div>
     <FindingList v-if="program.findings.length > 0" :findings="program.findings" />
-    <p v-else class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="no-findings"><strong class="font-semibold">✓ Nothing collides.</strong> Limits of the goods, alarms, defrost, fans and the user's range fit together.</p>
+    <p v-else class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="no-findings">
+      <strong class="font-semibold">✓ Nothing collides.</strong> Limits of the goods, alarms, defrost, fans
+      and the user's range fit together.
+    </p>
     <div v-if="words">
       <h3>Into the menu of the {{ job.replacement.value?.family }}</h3>
       <ol class="mt-1 list-decimal pl-5">
@@ -33,7 +43,13 @@ const lost = computed(() => program.value.lost.length);
       </ol>
       <p class="hint mt-1">{{ words.timeOut }}</p>
     </div>
-    <p v-if="lost > 0" class="hint">{{ lost }} planned {{ lost === 1 ? 'value has' : 'values have' }} no place in this control: see Compare.</p>
-    <CautionNote>Units start by themselves. Before any output is called, ask who else is on the unit. A plan is an estimate; whether goods that were out of range may be kept is for their owner and the authority to decide.</CautionNote>
+    <p v-if="lost > 0" class="hint">
+      {{ lost }} planned {{ lost === 1 ? 'value has' : 'values have' }} no place in this control: see Compare.
+    </p>
+    <CautionNote
+      >Units start by themselves. Before any output is called, ask who else is on the unit. A plan is an
+      estimate; whether goods that were out of range may be kept is for their owner and the authority to
+      decide.</CautionNote
+    >
   </aside>
 </template>

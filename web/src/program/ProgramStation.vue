@@ -20,27 +20,47 @@ const job = useJob();
 const session = useSession();
 const router = useRouter();
 const program = computed(() => job.program.value);
-const view = computed<View>(() => (props.view === 'cabinet' || props.view === 'compare' ? props.view : 'plan'));
+const view = computed<View>(() =>
+  props.view === 'cabinet' || props.view === 'compare' ? props.view : 'plan',
+);
 const views = [
   { id: 'plan' as const, name: 'Plan' },
   { id: 'cabinet' as const, name: 'At the cabinet' },
   { id: 'compare' as const, name: 'Compare' },
 ];
 const family = computed(() => job.replacement.value?.family);
-const heading = computed(() => (view.value === 'plan' ? `Planned for the ${job.job.value?.unit.name ?? 'unit'}` : view.value === 'cabinet' ? `Key these into the ${family.value ?? 'new control'}` : 'Found, and set'));
+const heading = computed(() =>
+  view.value === 'plan'
+    ? `Planned for the ${job.job.value?.unit.name ?? 'unit'}`
+    : view.value === 'cabinet'
+      ? `Key these into the ${family.value ?? 'new control'}`
+      : 'Found, and set',
+);
 const differing = computed(() => program.value.rows.filter((row) => row.differs).length);
 const summary = computed(() => {
-  if (view.value === 'plan') return `${program.value.chosen.length} values, ${program.value.chosen.filter((c) => c.changed).length} changed by hand`;
-  return `${program.value.rows.length} values in menu order · ${differing.value} differ from what was found`;
+  if (view.value === 'plan')
+    return `${program.value.chosen.length} values, ${program.value.chosen.filter((c) => c.changed).length} changed by hand`;
+  return `${program.value.rows.length} in menu order, ${differing.value} differ from found`;
 });
 const go = (next: View) => router.push(`/jobs/${job.id}/program/${next}`);
 const inForce = computed<SettingValues>(() => {
   const target = job.replacement.value;
   if (!target) return program.value.values;
-  return Object.assign({}, ...program.value.rows.map((row) => settingsFromCode(target, program.value.rows, row.code, row.value)), target.fixed) as SettingValues;
+  return Object.assign(
+    {},
+    ...program.value.rows.map((row) => settingsFromCode(target, program.value.rows, row.code, row.value)),
+    target.fixed,
+  ) as SettingValues;
 });
 const change = (values: SettingValues) =>
-  job.write(...(Object.keys(values) as SettingId[]).map((setting) => ({ kind: 'planned' as const, setting, value: values[setting]!, why: 'moved on the rule' })));
+  job.write(
+    ...(Object.keys(values) as SettingId[]).map((setting) => ({
+      kind: 'planned' as const,
+      setting,
+      value: values[setting]!,
+      why: 'moved on the rule',
+    })),
+  );
 
 useJumpTargets(() =>
   program.value.rows.map((row) => ({
@@ -56,26 +76,46 @@ useJumpTargets(() =>
 <template>
   <div v-if="!program.unit" class="px-5 py-6">
     <h2>No plan yet</h2>
-    <p class="mt-1">The plan is computed from what the unit is. <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Answer the open questions in Survey</RouterLink>.</p>
+    <p class="mt-1">
+      The plan is computed from what the unit is.
+      <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Answer the open questions in Survey</RouterLink
+      >.
+    </p>
   </div>
-  <div v-else class="flex min-h-0 flex-1 flex-col">
-    <div class="grid flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
-      <section class="min-w-0 px-4 py-4 sm:px-5" :class="{ 'max-md:hidden-heading': view === 'cabinet' }">
-        <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+  <div v-else class="flex flex-1 flex-col lg:min-h-0">
+    <div class="grid flex-1 lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
+      <section class="flex min-w-0 flex-col px-4 pt-4 sm:px-5 lg:min-h-0">
+        <div
+          class="flex flex-wrap items-center gap-x-5 gap-y-2"
+          :class="{ 'max-md:hidden': view === 'cabinet' }"
+        >
           <h2 class="text-[21px]">{{ heading }}</h2>
           <span class="hint">{{ summary }}</span>
           <span class="flex-1"></span>
           <SegmentedControl label="View" :options="views" :model-value="view" @update:model-value="go" />
         </div>
-        <PlanView v-if="view === 'plan'" class="mt-3" />
-        <p v-else-if="!family" class="mt-5">{{ job.newPin.value ? 'Loading the definition of the new control …' : '' }}<template v-if="!job.newPin.value">No new control is chosen. <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Choose it in Survey</RouterLink>; its codes then stand here.</template></p>
-        <CabinetView v-else-if="view === 'cabinet'" class="mt-3" />
-        <CompareView v-else class="mt-3" />
+        <PlanView v-if="view === 'plan'" tabindex="0" role="region" aria-label="Planned values" class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto" />
+        <p v-else-if="!family" class="mt-5">
+          {{ job.newPin.value ? 'Loading the definition of the new control …' : ''
+          }}<template v-if="!job.newPin.value"
+            >No new control is chosen.
+            <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Choose it in Survey</RouterLink>; its
+            codes then stand here.</template
+          >
+        </p>
+        <CabinetView v-else-if="view === 'cabinet'" class="mt-3 flex-1 lg:min-h-0" />
+        <CompareView v-else tabindex="0" role="region" aria-label="Found and set" class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto" />
       </section>
-      <ProgramAside :class="{ 'max-md:hidden': view === 'cabinet' }" />
+      <ProgramAside class="lg:min-h-0 lg:overflow-auto" :class="{ 'max-md:hidden': view === 'cabinet' }" />
     </div>
-    <div class="sticky bottom-0 border-t border-ink bg-paper max-md:static" :class="{ 'max-md:hidden': view === 'cabinet' }">
-      <TheRule :values="inForce" :findings="program.findings" :unit="program.unit" :editable="session.mayWrite" @change="change" />
+    <div class="shrink-0 border-t border-ink bg-paper" :class="{ 'max-md:hidden': view === 'cabinet' }">
+      <TheRule
+        :values="inForce"
+        :findings="program.findings"
+        :unit="program.unit"
+        :editable="session.mayWrite"
+        @change="change"
+      />
     </div>
   </div>
 </template>

@@ -8,8 +8,16 @@ export function useCabinet() {
   const job = useJob();
   const route = useRoute();
   const rows = computed(() => job.program.value.rows);
-  const currentCode = ref<string | null>(typeof route.query['code'] === 'string' ? route.query['code'] : null);
-  const current = computed<ProgramRow | null>(() => rows.value.find((row) => row.code === currentCode.value) ?? rows.value.find((row) => row.state === 'open') ?? rows.value[0] ?? null);
+  const currentCode = ref<string | null>(
+    typeof route.query['code'] === 'string' ? route.query['code'] : null,
+  );
+  const current = computed<ProgramRow | null>(
+    () =>
+      rows.value.find((row) => row.code === currentCode.value) ??
+      rows.value.find((row) => row.state === 'open') ??
+      rows.value[0] ??
+      null,
+  );
   const index = computed(() => rows.value.findIndex((row) => row.code === current.value?.code));
   const settled = computed(() => rows.value.filter((row) => row.state !== 'open').length);
   const allDone = computed(() => rows.value.length > 0 && settled.value === rows.value.length);
@@ -31,7 +39,11 @@ export function useCabinet() {
     if (next) currentCode.value = next.code;
   }
 
-  async function say(row: ProgramRow, state: 'keyed' | 'showsElse' | 'skipped' | null, more: { shown?: string; why?: string } = {}): Promise<void> {
+  async function say(
+    row: ProgramRow,
+    state: 'keyed' | 'showsElse' | 'skipped' | null,
+    more: { shown?: string; why?: string } = {},
+  ): Promise<void> {
     await job.write({ kind: 'keyed', code: row.code, state, value: row.value, ...more });
   }
 

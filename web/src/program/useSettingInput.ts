@@ -1,16 +1,35 @@
 import { computed, ref, watch, type Ref } from 'vue';
-import { dimensionOf, isQuantity, parseNumber, parseQuantity, printNumber, shownUnit, unitSymbol, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
+import {
+  dimensionOf,
+  isQuantity,
+  parseNumber,
+  parseQuantity,
+  printNumber,
+  shownUnit,
+  unitSymbol,
+  valueIn,
+  type Quantity,
+  type TemperatureUnit,
+} from '@brine/core/quantities';
 import { settingOf, validateValue, type SettingId, type SettingValue } from '@brine/core/settings';
 
 /** A field for a setting's amount in the reader's unit: a bare number is taken in the unit shown beside it, a unit may be typed. */
-export function useSettingInput(id: SettingId, value: Ref<SettingValue>, unit: Ref<TemperatureUnit>, take: (value: SettingValue) => void) {
+export function useSettingInput(
+  id: SettingId,
+  value: Ref<SettingValue>,
+  unit: Ref<TemperatureUnit>,
+  take: (value: SettingValue) => void,
+) {
   const text = ref('');
   const problem = ref<string | null>(null);
   const shown = computed(() => (isQuantity(value.value) ? shownUnit(value.value.unit, unit.value) : null));
   const symbol = computed(() => (shown.value === null ? '' : unitSymbol(shown.value)));
 
   function reset(): void {
-    text.value = isQuantity(value.value) && shown.value ? printNumber(valueIn(value.value, shown.value), 2) : String(value.value);
+    text.value =
+      isQuantity(value.value) && shown.value
+        ? printNumber(valueIn(value.value, shown.value), 2)
+        : String(value.value);
     problem.value = null;
   }
   watch([value, unit], reset, { immediate: true });

@@ -3,7 +3,7 @@ import { useForm } from 'vee-validate';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { object, ref as yupRef, string } from 'yup';
-import { ApiError, call } from '../shared/api/client.ts';
+import { call, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -15,7 +15,9 @@ const router = useRouter();
 const link = ref<{ kind: 'firstLead' | 'invite' | 'reset'; name: string; login: string | null } | null>(null);
 const problem = ref<string | null>(null);
 const first = computed(() => link.value?.kind === 'firstLead');
-const heading = computed(() => (first.value ? 'Become the first lead' : `Welcome, ${link.value?.name ?? ''}`));
+const heading = computed(() =>
+  first.value ? 'Become the first lead' : `Welcome, ${link.value?.name ?? ''}`,
+);
 const schema = computed(() =>
   object({
     login: first.value ? string().trim().required('Expected a login') : string(),
@@ -24,23 +26,30 @@ const schema = computed(() =>
     again: string().oneOf([yupRef('password')], 'The two passwords differ'),
   }),
 );
-const { handleSubmit, isSubmitting } = useForm({ validationSchema: schema, initialValues: { login: '', name: '', password: '', again: '' } });
+const { handleSubmit, isSubmitting } = useForm({
+  validationSchema: schema,
+  initialValues: { login: '', name: '', password: '', again: '' },
+});
 
 onMounted(async () => {
   try {
     link.value = (await call<{ link: NonNullable<typeof link.value> }>('GET', `/links/${props.token}`)).link;
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
 });
 
 const submit = handleSubmit(async ({ login, name, password }) => {
   problem.value = null;
   try {
-    await session.takeLink(props.token, { login: first.value ? login : null, name: first.value ? name : null, password });
+    await session.takeLink(props.token, {
+      login: first.value ? login : null,
+      name: first.value ? name : null,
+      password,
+    });
     await router.push('/jobs');
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
 });
 </script>
@@ -52,10 +61,18 @@ const submit = handleSubmit(async ({ login, name, password }) => {
       <p v-if="link.login" class="hint">Your login is {{ link.login }}.</p>
       <TextField v-if="first" name="login" label="Login" autocomplete="username" />
       <TextField v-if="first" name="name" label="Your name" autocomplete="name" />
-      <TextField name="password" label="New password" type="password" autocomplete="new-password" hint="At least 10 characters" />
+      <TextField
+        name="password"
+        label="New password"
+        type="password"
+        autocomplete="new-password"
+        hint="At least 10 characters"
+      />
       <TextField name="again" label="The same again" type="password" autocomplete="new-password" />
     </template>
     <FormProblem :message="problem" />
-    <AppButton v-if="link" kind="primary" type="submit" :disabled="isSubmitting" data-test="take-link">Set password and sign in</AppButton>
+    <AppButton v-if="link" kind="primary" type="submit" :disabled="isSubmitting" data-test="take-link"
+      >Set password and sign in</AppButton
+    >
   </form>
 </template>

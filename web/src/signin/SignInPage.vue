@@ -15,7 +15,10 @@ const route = useRoute();
 const problem = ref<string | null>(null);
 const { handleSubmit, isSubmitting } = useForm({
   initialValues: { login: '', password: '' },
-  validationSchema: object({ login: string().required('Expected your login'), password: string().required('Expected your password') }),
+  validationSchema: object({
+    login: string().required('Expected your login'),
+    password: string().required('Expected your password'),
+  }),
 });
 
 const submit = handleSubmit(async ({ login, password }) => {
@@ -32,19 +35,34 @@ const submit = handleSubmit(async ({ login, password }) => {
 
 <template>
   <div class="grid flex-1 md:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
-    <form class="mx-auto flex w-full max-w-sm flex-col justify-center gap-4 px-6 py-10" novalidate @submit="submit">
+    <form
+      class="mx-auto flex w-full max-w-sm flex-col justify-center gap-4 px-6 py-10"
+      novalidate
+      @submit="submit"
+    >
       <h1 class="text-[26px]">Sign in</h1>
       <TextField name="login" label="Login" autocomplete="username" />
       <TextField name="password" label="Password" type="password" autocomplete="current-password" />
       <FormProblem :message="problem" />
       <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="sign-in">Sign in</AppButton>
-      <p class="hint">No account? A lead of your company sends you a link. Forgotten the password? A lead sends you a new one.</p>
+      <p class="hint">
+        No account? A lead of your company sends you a link. Forgotten the password? A lead sends you a new
+        one.
+      </p>
     </form>
     <section class="hidden flex-col justify-center border-l border-hairline bg-sheet px-14 md:flex">
-      <p class="max-w-md font-head text-[26px] leading-snug font-medium">Plan the values with their reasons. Key them in, one by one, in the control's own codes. Leave a page behind that says what was set.</p>
+      <p class="max-w-md font-head text-[26px] leading-snug font-medium">
+        Plan the values with their reasons. Key them in, one by one, in the control's own codes. Leave a page
+        behind that says what was set.
+      </p>
       <svg class="mt-10 w-full max-w-lg" viewBox="0 0 480 90" aria-hidden="true">
         <path d="M0 52h480" stroke="currentColor" stroke-width="1.5" />
-        <path v-for="n in 25" :key="n" :d="`M${(n - 1) * 20} 52v${n % 4 === 1 ? 10 : 5}`" stroke="currentColor" />
+        <path
+          v-for="n in 25"
+          :key="n"
+          :d="`M${(n - 1) * 20} 52v${n % 4 === 1 ? 10 : 5}`"
+          stroke="currentColor"
+        />
         <rect x="120" y="40" width="80" height="12" fill="var(--color-cold)" />
         <path d="M120 52V22h70v14h-70" fill="var(--color-brine)" />
         <path d="M200 52V8h56v14h-56" fill="var(--color-cold)" />

@@ -33,8 +33,13 @@ async function write(rows: readonly SheetRow[]) {
     return;
   }
   const left = rows.filter((row) => !usable.includes(row));
-  if (left.length > 0) problem.value = `${left.length === 1 ? 'Line' : 'Lines'} ${left.map((row) => row.line).join(', ')}: expected a code of 1 to 40 characters; the other ${usable.length} were taken.`;
-  await job.write(...usable.filter((row) => values.value.get(row.code) !== row.value).map((row) => ({ kind: 'found' as const, code: row.code, value: row.value })));
+  if (left.length > 0)
+    problem.value = `${left.length === 1 ? 'Line' : 'Lines'} ${left.map((row) => row.line).join(', ')}: expected a code of 1 to 40 characters; the other ${usable.length} were taken.`;
+  await job.write(
+    ...usable
+      .filter((row) => values.value.get(row.code) !== row.value)
+      .map((row) => ({ kind: 'found' as const, code: row.code, value: row.value })),
+  );
 }
 function pasted(event: ClipboardEvent) {
   const text = event.clipboardData?.getData('text/plain') ?? '';
@@ -52,25 +57,68 @@ async function chosen(event: Event) {
   if (input.files?.[0]) await take(await droppedSheet(input.files[0]));
   input.value = '';
 }
-const found = (code: string, value: string) => job.write({ kind: 'found', code, value: value === '' ? null : value });
+const found = (code: string, value: string) =>
+  job.write({ kind: 'found', code, value: value === '' ? null : value });
 </script>
 
 <template>
-  <div class="border border-transparent" :class="{ '!border-cold bg-band': over }" data-test="as-found" @paste="pasted" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
-    <p v-if="!job.oldPin.value" class="text-soft">Choose the family first: its codes then stand here to be filled in, in its own units. A sheet can be pasted or dropped at any time.</p>
+  <div
+    class="border border-transparent"
+    :class="{ '!border-cold bg-band': over }"
+    data-test="as-found"
+    @paste="pasted"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="dropped"
+  >
+    <p v-if="!job.oldPin.value" class="text-soft">
+      Choose the family first: its codes then stand here to be filled in, in its own units. A sheet can be
+      pasted or dropped at any time.
+    </p>
     <div v-if="session.mayWrite" class="my-2 flex flex-wrap items-center gap-3 text-[14px] text-soft">
-      <span>Type below, paste a table with <code class="font-mono">code,value</code>, or drop a sheet here.</span>
-      <input ref="chooser" type="file" accept=".csv,.txt,text/csv" class="hidden" data-test="sheet-file" @change="chosen" />
+      <span
+        >Type below, paste a table with <code class="font-mono">code,value</code>, or drop a sheet here.</span
+      >
+      <input
+        ref="chooser"
+        type="file"
+        accept=".csv,.txt,text/csv"
+        class="hidden"
+        data-test="sheet-file"
+        @change="chosen"
+      />
       <AppButton kind="quiet" @click="chooser?.click()">Choose a file</AppButton>
     </div>
     <FormProblem class="mb-2" :message="problem" />
     <table v-if="known.length + strangers.length > 0" class="table-plain">
       <thead>
-        <tr><th class="w-20">Code</th><th>Meaning in its booklet</th><th class="w-40">Found</th></tr>
+        <tr>
+          <th class="w-20">Code</th>
+          <th>Meaning in its booklet</th>
+          <th class="w-52">Found</th>
+        </tr>
       </thead>
       <tbody>
-        <FoundRow v-for="p in known" :key="p.code" :code="p.code" :parameter="p" :display="decoded?.display ?? null" :value="values.get(p.code) ?? ''" :problem="refused.get(p.code) ?? null" @found="(value) => found(p.code, value)" />
-        <FoundRow v-for="row in strangers" :key="row.code" :code="row.code" :parameter="null" :display="null" :value="row.value" :problem="refused.get(row.code) ?? null" @found="(value) => found(row.code, value)" />
+        <FoundRow
+          v-for="p in known"
+          :key="p.code"
+          :code="p.code"
+          :parameter="p"
+          :display="decoded?.display ?? null"
+          :value="values.get(p.code) ?? ''"
+          :problem="refused.get(p.code) ?? null"
+          @found="(value) => found(p.code, value)"
+        />
+        <FoundRow
+          v-for="row in strangers"
+          :key="row.code"
+          :code="row.code"
+          :parameter="null"
+          :display="null"
+          :value="row.value"
+          :problem="refused.get(row.code) ?? null"
+          @found="(value) => found(row.code, value)"
+        />
       </tbody>
     </table>
   </div>

@@ -11,11 +11,15 @@ const { controllers, problem } = useControllers();
 const pin = computed(() => (props.role === 'old' ? job.oldPin.value : job.newPin.value));
 const choices = computed(() => controllers.value.filter((c) => c.newest || c.hash === pin.value?.hash));
 const chosen = computed(() => controllers.value.find((c) => c.hash === pin.value?.hash));
-const label = computed(() => (props.role === 'old' ? 'Family of the old control' : 'Family of the new control'));
+const label = computed(() =>
+  props.role === 'old' ? 'Family of the old control' : 'Family of the new control',
+);
 function choose(event: Event) {
   const hash = (event.target as HTMLSelectElement).value;
   const line = controllers.value.find((c) => c.hash === hash);
-  const definition = line ? { id: line.id, family: line.family, version: line.version, hash: line.hash } : null;
+  const definition = line
+    ? { id: line.id, family: line.family, version: line.version, hash: line.hash }
+    : null;
   void job.write({ kind: 'control', role: props.role, definition });
 }
 </script>
@@ -23,7 +27,14 @@ function choose(event: Event) {
 <template>
   <div class="flex flex-col gap-1">
     <label :for="`control-${role}`" class="field-label">{{ label }}</label>
-    <select :id="`control-${role}`" class="max-w-sm" :disabled="!session.mayWrite" :value="pin?.hash ?? ''" :data-test="`control-${role}`" @change="choose">
+    <select
+      :id="`control-${role}`"
+      class="max-w-sm"
+      :disabled="!session.mayWrite"
+      :value="pin?.hash ?? ''"
+      :data-test="`control-${role}`"
+      @change="choose"
+    >
       <option value="">not chosen</option>
       <option v-if="pin && !chosen" :value="pin.hash">{{ pin.family }} {{ pin.version }}</option>
       <option v-for="c in choices" :key="c.hash" :value="c.hash">{{ c.family }} {{ c.version }}</option>

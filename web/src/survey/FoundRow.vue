@@ -5,7 +5,13 @@ import { choiceWords } from '@brine/core/handover';
 import { unitSymbol } from '@brine/core/quantities';
 import { useSession } from '../shared/session/sessionStore.ts';
 
-const props = defineProps<{ code: string; parameter: Parameter | null; display: DisplayState | null; value: string; problem: string | null }>();
+const props = defineProps<{
+  code: string;
+  parameter: Parameter | null;
+  display: DisplayState | null;
+  value: string;
+  problem: string | null;
+}>();
 const emit = defineEmits<{ found: [value: string] }>();
 const session = useSession();
 const text = ref(props.value);
@@ -19,22 +25,52 @@ const unit = computed(() => {
   const shown = shownUnitOf(encoding.value, props.display);
   return shown === null ? '' : unitSymbol(shown);
 });
-const options = computed(() => (encoding.value?.type === 'choice' ? encoding.value.options.map((o) => ({ value: String(o.value), words: choiceWords(props.parameter!, o.value) })) : null));
-const isOption = computed(() => options.value === null || text.value === '' || options.value.some((o) => o.value === text.value));
+const options = computed(() =>
+  encoding.value?.type === 'choice'
+    ? encoding.value.options.map((o) => ({
+        value: String(o.value),
+        words: choiceWords(props.parameter!, o.value),
+      }))
+    : null,
+);
+const isOption = computed(
+  () => options.value === null || text.value === '' || options.value.some((o) => o.value === text.value),
+);
 const take = () => text.value.trim() !== props.value && emit('found', text.value.trim());
 </script>
 
 <template>
   <tr :data-found="code">
     <td class="font-mono font-semibold">{{ code }}</td>
-    <td>{{ parameter?.name ?? 'no code of this family' }}<span v-if="parameter?.note" class="hint block">{{ parameter.note }}</span><span v-if="problem" class="problem block" role="alert">{{ problem }}</span></td>
     <td>
-      <select v-if="options && isOption" v-model="text" class="w-full" :disabled="!session.mayWrite" :aria-label="`${code}, found`" @change="take">
+      {{ parameter?.name ?? 'no code of this family'
+      }}<span v-if="parameter?.note" class="hint block">{{ parameter.note }}</span
+      ><span v-if="problem" class="problem block" role="alert">{{ problem }}</span>
+    </td>
+    <td>
+      <select
+        v-if="options && isOption"
+        v-model="text"
+        class="w-full"
+        :disabled="!session.mayWrite"
+        :aria-label="`${code}, found`"
+        @change="take"
+      >
         <option value="">not read</option>
-        <option v-for="o in options" :key="o.value" :value="o.value">{{ o.value }}{{ o.words ? ` · ${o.words}` : '' }}</option>
+        <option v-for="o in options" :key="o.value" :value="o.value">
+          {{ o.value }}{{ o.words ? ` · ${o.words}` : '' }}
+        </option>
       </select>
       <div v-else class="flex items-center gap-2">
-        <input v-model="text" class="w-20 text-right font-mono" :disabled="!session.mayWrite" :aria-label="`${code}, found`" :aria-invalid="problem !== null" @change="take" @keydown.enter="take" />
+        <input
+          v-model="text"
+          class="w-20 text-right font-mono"
+          :disabled="!session.mayWrite"
+          :aria-label="`${code}, found`"
+          :aria-invalid="problem !== null"
+          @change="take"
+          @keydown.enter="take"
+        />
         <span class="text-soft">{{ unit }}</span>
       </div>
     </td>

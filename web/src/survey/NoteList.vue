@@ -8,7 +8,12 @@ const job = useJob();
 const session = useSession();
 const text = ref('');
 const notes = computed(() =>
-  job.state.value.notes.map(({ entry }) => ({ id: entry.id, text: entry.body.kind === 'note' ? entry.body.text : '', by: job.nameOf(entry.author), at: entry.deviceTime.slice(0, 16).replace('T', ' ') })),
+  job.state.value.notes.map(({ entry }) => ({
+    id: entry.id,
+    text: entry.body.kind === 'note' ? entry.body.text : '',
+    by: job.nameOf(entry.author),
+    at: entry.deviceTime.slice(0, 16).replace('T', ' '),
+  })),
 );
 async function add() {
   const typed = text.value.trim().slice(0, 2000);
@@ -22,10 +27,20 @@ async function add() {
   <section aria-label="Notes">
     <h2>Notes</h2>
     <ul v-if="notes.length > 0" class="mt-2 border-t border-ink">
-      <li v-for="note in notes" :key="note.id" class="border-b border-hairline py-2"><span class="whitespace-pre-wrap">{{ note.text }}</span><span class="hint block">{{ note.by }}, {{ note.at }}</span></li>
+      <li v-for="note in notes" :key="note.id" class="border-b border-hairline py-2">
+        <span class="whitespace-pre-wrap">{{ note.text }}</span><span class="hint block"
+          >{{ note.by }}, {{ note.at }}</span
+        >
+      </li>
     </ul>
     <form v-if="session.mayWrite" class="mt-3 flex items-start gap-3" @submit.prevent="add">
-      <textarea v-model="text" rows="2" class="flex-1" aria-label="A note" placeholder="What you saw, heard, moved"></textarea>
+      <textarea
+        v-model="text"
+        rows="2"
+        class="flex-1"
+        aria-label="A note"
+        placeholder="What you saw, heard, moved"
+      ></textarea>
       <AppButton type="submit" :disabled="text.trim() === ''">Add</AppButton>
     </form>
   </section>

@@ -11,19 +11,29 @@ const job = useJob();
 const display = useDisplay();
 const session = useSession();
 const answer = computed(() => answersOf(job.state.value).get(props.question.id));
-const options = computed(() => ('options' in props.question.form ? Object.entries(props.question.form.options) : []));
+const options = computed(() =>
+  'options' in props.question.form ? Object.entries(props.question.form.options) : [],
+);
 const form = computed(() => props.question.form.type);
 const list = computed(() => (Array.isArray(answer.value) ? (answer.value as readonly string[]) : []));
 const text = ref('');
 const problem = ref<string | null>(null);
-const placeholder = computed(() => (props.question.form.type === 'text' ? `for example ${props.question.form.example}` : `for example 90 ${display.symbol}`));
+const placeholder = computed(() =>
+  props.question.form.type === 'text'
+    ? `for example ${props.question.form.example}`
+    : `for example 90 ${display.symbol}`,
+);
 const id = computed(() => `question-${props.question.id}`);
 
 watch(
   [answer, () => display.unit],
   () => {
     const value = answer.value;
-    text.value = isQuantity(value) ? printNumber(valueIn(value, display.unit), 1) : typeof value === 'string' ? value : '';
+    text.value = isQuantity(value)
+      ? printNumber(valueIn(value, display.unit), 1)
+      : typeof value === 'string'
+        ? value
+        : '';
     problem.value = null;
   },
   { immediate: true },
@@ -46,32 +56,94 @@ function takeText() {
   }
   if (typed === '') return void (answer.value !== undefined && say(null));
   const bare = parseNumber(typed);
-  const read = bare === null ? parseQuantity(typed, 'temperature') : ({ ok: true, value: { value: bare, unit: display.unit } } as const);
+  const read =
+    bare === null
+      ? parseQuantity(typed, 'temperature')
+      : ({ ok: true, value: { value: bare, unit: display.unit } } as const);
   problem.value = read.ok ? null : read.problem;
-  if (read.ok && !(isQuantity(answer.value) && Math.abs(valueIn(answer.value, read.value.unit) - read.value.value) < 0.05)) void say(read.value);
+  if (
+    read.ok &&
+    !(isQuantity(answer.value) && Math.abs(valueIn(answer.value, read.value.unit) - read.value.value) < 0.05)
+  )
+    void say(read.value);
 }
 </script>
 
 <template>
-  <div :id="id" class="grid gap-x-4 gap-y-1 border-b border-hairline py-2.5 sm:grid-cols-[minmax(0,15rem)_minmax(0,1fr)]" :data-question="question.id">
+  <div
+    :id="id"
+    class="grid gap-x-4 gap-y-1 border-b border-hairline py-2.5 sm:grid-cols-[minmax(0,15rem)_minmax(0,1fr)]"
+    :data-question="question.id"
+  >
     <component :is="form === 'list' || form === 'yesNo' ? 'span' : 'label'" :for="`${id}-field`">
-      <span class="field-label text-[15px]">{{ question.label }}<span v-if="question.required" class="text-amber" title="needed for a plan"> ●<span class="sr-only"> needed</span></span></span>
+      <span class="field-label text-[15px]"
+        >{{ question.label
+        }}<span v-if="question.required" class="text-amber" title="needed for a plan">
+          ●<span class="sr-only"> needed</span></span
+        ></span
+      >
       <span class="hint block">{{ question.why }}</span>
     </component>
     <div class="self-center">
-      <select v-if="form === 'choice'" :id="`${id}-field`" class="w-full max-w-sm" :disabled="!session.mayWrite" :value="answer ?? ''" @change="choose">
+      <select
+        v-if="form === 'choice'"
+        :id="`${id}-field`"
+        class="w-full max-w-sm"
+        :disabled="!session.mayWrite"
+        :value="answer ?? ''"
+        @change="choose"
+      >
         <option value="">not answered</option>
         <option v-for="[value, name] in options" :key="value" :value="value">{{ name }}</option>
       </select>
-      <div v-else-if="form === 'list'" role="group" :aria-label="question.label" class="flex flex-wrap gap-x-5 gap-y-2">
-        <label v-for="[value, name] in options" :key="value" class="flex min-h-8 items-center gap-2"><input type="checkbox" :checked="list.includes(value)" :disabled="!session.mayWrite" :value="value" @change="toggle(value)" />{{ name }}</label>
+      <div
+        v-else-if="form === 'list'"
+        role="group"
+        :aria-label="question.label"
+        class="flex flex-wrap gap-x-5 gap-y-2"
+      >
+        <label v-for="[value, name] in options" :key="value" class="flex min-h-8 items-center gap-2"
+          ><input
+            type="checkbox"
+            :checked="list.includes(value)"
+            :disabled="!session.mayWrite"
+            :value="value"
+            @change="toggle(value)"
+          />{{ name }}</label
+        >
       </div>
       <div v-else-if="form === 'yesNo'" role="radiogroup" :aria-label="question.label" class="flex gap-5">
-        <label class="flex min-h-8 items-center gap-2"><input type="radio" :name="id" :checked="answer === true" :disabled="!session.mayWrite" @change="say(true)" />Yes</label>
-        <label class="flex min-h-8 items-center gap-2"><input type="radio" :name="id" :checked="answer === false" :disabled="!session.mayWrite" @change="say(false)" />No</label>
+        <label class="flex min-h-8 items-center gap-2"
+          ><input
+            type="radio"
+            :name="id"
+            :checked="answer === true"
+            :disabled="!session.mayWrite"
+            @change="say(true)"
+          />Yes</label
+        >
+        <label class="flex min-h-8 items-center gap-2"
+          ><input
+            type="radio"
+            :name="id"
+            :checked="answer === false"
+            :disabled="!session.mayWrite"
+            @change="say(false)"
+          />No</label
+        >
       </div>
       <div v-else class="flex items-center gap-2">
-        <input :id="`${id}-field`" v-model="text" class="w-full max-w-sm" :class="{ '!w-28': form === 'temperature' }" :placeholder="placeholder" :disabled="!session.mayWrite" :aria-invalid="problem !== null" @change="takeText" @keydown.enter="takeText" />
+        <input
+          :id="`${id}-field`"
+          v-model="text"
+          class="w-full max-w-sm"
+          :class="{ '!w-28': form === 'temperature' }"
+          :placeholder="placeholder"
+          :disabled="!session.mayWrite"
+          :aria-invalid="problem !== null"
+          @change="takeText"
+          @keydown.enter="takeText"
+        />
         <span v-if="form === 'temperature'" class="text-soft">{{ display.symbol }}</span>
       </div>
       <p v-if="problem" class="problem mt-1">{{ problem }}</p>

@@ -15,7 +15,13 @@ const job = useJob();
 const open = computed(() => openQuestions(job.state.value));
 const ready = computed(() => open.value.length === 0 && job.newPin.value !== null);
 useJumpTargets(() =>
-  unitQuestions.map((q) => ({ id: `question:${q.id}`, title: q.label, detail: 'question of the survey', words: q.why, go: () => document.getElementById(`question-${q.id}`)?.scrollIntoView({ block: 'center' }) })),
+  unitQuestions.map((q) => ({
+    id: `question:${q.id}`,
+    title: q.label,
+    detail: 'question of the survey',
+    words: q.why,
+    go: () => document.getElementById(`question-${q.id}`)?.scrollIntoView({ block: 'center' }),
+  })),
 );
 </script>
 
@@ -30,15 +36,27 @@ useJumpTargets(() =>
       <SchoolChoice class="mt-6" />
       <NoteList class="mt-6" />
     </section>
-    <section class="border-t border-hairline bg-sheet px-4 py-5 sm:px-5 lg:border-t-0 lg:border-l" aria-label="Controls">
+    <section
+      class="border-t border-hairline bg-sheet px-4 py-5 sm:px-5 lg:border-t-0 lg:border-l"
+      aria-label="Controls"
+    >
       <h2>The old control, as found</h2>
-      <CautionNote class="mt-2">Read the values on the display before anything is cut. Isolate, lock out and prove dead before touching terminals; live readings are for qualified persons.</CautionNote>
+      <CautionNote class="mt-2"
+        >Read the values on the display before anything is cut. Isolate, lock out and prove dead before
+        touching terminals; live readings are for qualified persons.</CautionNote
+      >
       <ControlChoice class="mt-3" role="old" />
       <AsFoundSheet class="mt-4" />
       <h2 class="mt-8">The new control</h2>
       <ControlChoice class="mt-3" role="new" />
-      <p v-if="ready" class="mt-6"><RouterLink class="link font-medium" :to="`/jobs/${job.id}/program/plan`" data-test="to-program">Go on to Program: the plan is ready</RouterLink></p>
-      <p v-else-if="open.length > 0" class="mt-6 text-soft">For a plan, still answer: {{ open.map((q) => q.label).join(' ') }}</p>
+      <p v-if="ready" class="mt-6">
+        <RouterLink class="link font-medium" :to="`/jobs/${job.id}/program/plan`" data-test="to-program"
+          >Go on to Program: the plan is ready</RouterLink
+        >
+      </p>
+      <p v-else-if="open.length > 0" class="mt-6 text-soft">
+        For a plan, still answer: {{ open.map((q) => q.label).join(' ') }}
+      </p>
     </section>
   </div>
 </template>

@@ -16,16 +16,42 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
       <span class="hint min-w-0 flex-1 truncate">{{ place }}</span>
       <span v-if="session.mayWrite && site" class="flex gap-3 text-[14px]">
         <button type="button" class="link" @click="$emit('edit')">Edit</button>
-        <button type="button" class="link" @click="$emit('archive')">{{ site.archived ? 'Take back' : 'Archive' }}</button>
+        <button type="button" class="link" @click="$emit('archive')">
+          {{ site.archived ? 'Take back' : 'Archive' }}
+        </button>
       </span>
     </div>
     <ul>
-      <li v-for="unit in units" :key="unit.id" class="grid grid-cols-[4rem_minmax(0,1fr)_auto] items-baseline gap-x-3 border-b border-hairline py-1.5">
+      <li
+        v-for="unit in units"
+        :key="unit.id"
+        class="grid grid-cols-[4rem_minmax(0,1fr)_auto] items-baseline gap-x-3 border-b border-hairline py-1.5"
+      >
         <span class="font-mono text-soft">{{ unit.tag }}</span>
-        <span>{{ unit.name }}<span class="hint block">{{ unit.plate }}</span></span>
-        <span v-if="session.mayWrite" class="flex gap-3 text-[14px]"><button type="button" class="link" @click="$emit('editUnit', unit)">Edit</button><button type="button" class="link" @click="$emit('archiveUnit', unit)">{{ unit.archived ? 'Take back' : 'Archive' }}</button></span>
+        <span
+          ><RouterLink
+            class="text-brine hover:underline"
+            :to="{ path: '/jobs', query: { search: unit.name } }"
+            title="Jobs on this unit"
+            >{{ unit.name }}</RouterLink
+          ><span class="hint block">{{ unit.plate }}</span></span
+        >
+        <span v-if="session.mayWrite" class="flex gap-3 text-[14px]"
+          ><button type="button" class="link" @click="$emit('editUnit', unit)">Edit</button
+          ><button type="button" class="link" @click="$emit('archiveUnit', unit)">
+            {{ unit.archived ? 'Take back' : 'Archive' }}
+          </button></span
+        >
       </li>
     </ul>
-    <button v-if="session.mayWrite && site && !site.archived" type="button" class="link mt-1.5 text-[14px]" data-test="add-unit" @click="$emit('addUnit')">Add a unit</button>
+    <button
+      v-if="session.mayWrite && site && !site.archived"
+      type="button"
+      class="link mt-1.5 text-[14px]"
+      data-test="add-unit"
+      @click="$emit('addUnit')"
+    >
+      Add a unit
+    </button>
   </section>
 </template>

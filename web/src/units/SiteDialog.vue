@@ -2,7 +2,7 @@
 import { useForm } from 'vee-validate';
 import { ref } from 'vue';
 import { object, string } from 'yup';
-import { ApiError, call } from '../shared/api/client.ts';
+import { call, messageOf } from '../shared/api/client.ts';
 import type { Site } from '../shared/api/types.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -18,15 +18,20 @@ const { handleSubmit, isSubmitting } = useForm({
     place: string().max(300, 'Expected at most 300 characters'),
     note: string().max(2000, 'Expected at most 2000 characters'),
   }),
-  initialValues: { name: props.site?.name ?? '', place: props.site?.place ?? '', note: props.site?.note ?? '' },
+  initialValues: {
+    name: props.site?.name ?? '',
+    place: props.site?.place ?? '',
+    note: props.site?.note ?? '',
+  },
 });
 const submit = handleSubmit(async (values) => {
   try {
-    if (props.site) await call('PATCH', `/sites/${props.site.id}`, { body: { ...values, version: props.site.version } });
+    if (props.site)
+      await call('PATCH', `/sites/${props.site.id}`, { body: { ...values, version: props.site.version } });
     else await call('POST', '/sites', { body: values });
     emit('saved');
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
 });
 </script>
@@ -38,7 +43,10 @@ const submit = handleSubmit(async (values) => {
       <TextField name="place" label="Place" hint="How to get there" />
       <TextField name="note" label="Note" hint="Keys, hours, who to ask" long />
       <FormProblem :message="problem" />
-      <div class="flex gap-3"><AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="save-site">Save</AppButton><AppButton @click="emit('close')">Cancel</AppButton></div>
+      <div class="flex gap-3">
+        <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="save-site">Save</AppButton
+        ><AppButton @click="emit('close')">Cancel</AppButton>
+      </div>
     </form>
   </ModalDialog>
 </template>

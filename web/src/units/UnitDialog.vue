@@ -2,7 +2,7 @@
 import { useForm } from 'vee-validate';
 import { ref } from 'vue';
 import { object, string } from 'yup';
-import { ApiError, call } from '../shared/api/client.ts';
+import { call, messageOf } from '../shared/api/client.ts';
 import type { Unit } from '../shared/api/types.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -22,11 +22,12 @@ const { handleSubmit, isSubmitting } = useForm({
 });
 const submit = handleSubmit(async (values) => {
   try {
-    if (props.unit) await call('PATCH', `/units/${props.unit.id}`, { body: { ...values, version: props.unit.version } });
+    if (props.unit)
+      await call('PATCH', `/units/${props.unit.id}`, { body: { ...values, version: props.unit.version } });
     else await call('POST', '/units', { body: { ...values, siteId: props.siteId } });
     emit('saved');
   } catch (error) {
-    problem.value = (error as ApiError).message;
+    problem.value = messageOf(error);
   }
 });
 </script>
@@ -38,7 +39,10 @@ const submit = handleSubmit(async (values) => {
       <TextField name="name" label="Name" hint="What people call it" />
       <TextField name="plate" label="Plate" hint="Refrigerant, supply, defrost, as on its plate" />
       <FormProblem :message="problem" />
-      <div class="flex gap-3"><AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="save-unit">Save</AppButton><AppButton @click="emit('close')">Cancel</AppButton></div>
+      <div class="flex gap-3">
+        <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="save-unit">Save</AppButton
+        ><AppButton @click="emit('close')">Cancel</AppButton>
+      </div>
     </form>
   </ModalDialog>
 </template>

@@ -18,14 +18,26 @@ const siteArchive = useArchive('/sites', reload);
 const unitArchive = useArchive('/units', reload);
 const editing = ref<{ site: Site | null } | null>(null);
 const editingUnit = ref<{ unit: Unit | null; siteId: string } | null>(null);
-const search = computed({ get: () => sites.search.value, set: (text: string) => ((sites.search.value = text), (units.search.value = text)) });
-const archived = computed({ get: () => sites.archived.value, set: (on: boolean) => ((sites.archived.value = on), (units.archived.value = on)) });
+const search = computed({
+  get: () => sites.search.value,
+  set: (text: string) => ((sites.search.value = text), (units.search.value = text)),
+});
+const archived = computed({
+  get: () => sites.archived.value,
+  set: (on: boolean) => ((sites.archived.value = on), (units.archived.value = on)),
+});
 const undo = computed(() => siteArchive.undo.value ?? unitArchive.undo.value);
 const problem = computed(() => sites.problem.value ?? siteArchive.problem.value ?? unitArchive.problem.value);
 const blocks = computed(() => {
-  const known = new Map(sites.items.value.map((site) => [site.id, { id: site.id, name: site.name, site: site as Site | null, units: [] as Unit[] }]));
+  const known = new Map(
+    sites.items.value.map((site) => [
+      site.id,
+      { id: site.id, name: site.name, site: site as Site | null, units: [] as Unit[] },
+    ]),
+  );
   for (const unit of units.items.value) {
-    if (!known.has(unit.siteId)) known.set(unit.siteId, { id: unit.siteId, name: unit.siteName, site: null, units: [] });
+    if (!known.has(unit.siteId))
+      known.set(unit.siteId, { id: unit.siteId, name: unit.siteName, site: null, units: [] });
     known.get(unit.siteId)!.units.push(unit);
   }
   return [...known.values()].sort((a, b) => a.name.localeCompare(b.name));
@@ -44,12 +56,20 @@ async function saved() {
   <section class="mx-auto w-full max-w-6xl px-4 py-5 sm:px-6">
     <div class="flex flex-wrap items-center gap-x-6 gap-y-3">
       <h1>Units by site</h1>
-      <SearchLine v-model:search="search" v-model:archived="archived" label="Search site, unit, tag or plate" />
+      <SearchLine
+        v-model:search="search"
+        v-model:archived="archived"
+        label="Search site, unit, tag or plate"
+      />
       <span class="flex-1"></span>
-      <AppButton v-if="session.mayWrite" kind="primary" data-test="new-site" @click="editing = { site: null }">Add a site</AppButton>
+      <AppButton v-if="session.mayWrite" kind="primary" data-test="new-site" @click="editing = { site: null }"
+        >Add a site</AppButton
+      >
     </div>
     <FormProblem class="mt-3" :message="problem" />
-    <p v-if="undo" class="mt-3 bg-band px-3 py-2">{{ undo.words }} <button type="button" class="link" @click="undo.run">Undo</button></p>
+    <p v-if="undo" class="mt-3 bg-band px-3 py-2">
+      {{ undo.words }} <button type="button" class="link" @click="undo.run">Undo</button>
+    </p>
     <div class="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-2" data-test="sites">
       <SiteBlock
         v-for="block in blocks"
@@ -64,8 +84,22 @@ async function saved() {
         @archive-unit="(unit) => unitArchive.setArchived(unit, !unit.archived, unit.name)"
       />
     </div>
-    <p v-if="blocks.length === 0 && !sites.loading.value" class="mt-5">{{ search ? `Nothing holds “${search}”.` : archived ? 'Nothing is archived.' : 'No sites yet. Add the first one, then its units.' }}</p>
+    <p v-if="blocks.length === 0 && !sites.loading.value" class="mt-5">
+      {{
+        search
+          ? `Nothing holds “${search}”.`
+          : archived
+            ? 'Nothing is archived.'
+            : 'No sites yet. Add the first one, then its units.'
+      }}
+    </p>
     <SiteDialog v-if="editing" :site="editing.site" @close="editing = null" @saved="saved" />
-    <UnitDialog v-if="editingUnit" :unit="editingUnit.unit" :site-id="editingUnit.siteId" @close="editingUnit = null" @saved="saved" />
+    <UnitDialog
+      v-if="editingUnit"
+      :unit="editingUnit.unit"
+      :site-id="editingUnit.siteId"
+      @close="editingUnit = null"
+      @saved="saved"
+    />
   </section>
 </template>

@@ -4,13 +4,17 @@ import type { SettingId } from '../../settings/index.ts';
 const dangerous: readonly RegExp[] = [
   /^compressor\.(minOffTime|powerOnDelay|minStartInterval|minOnTime)$/,
   /^compressor\.(onProbeFault|faultOnTime|faultOffTime)$/,
+  /^alarms\.(reference|highTemperature|highOffset|lowTemperature|lowOffset|delay|inputAction)$/,
   /^alarms\./,
 ];
 
-/** True for a setting whose loss must be decided on, not passed over. */
+/** True for a setting that protects the compressor or the goods: its loss must be decided on, not passed over. */
 export function isDangerousLoss(id: SettingId): boolean {
-  return dangerous.some((pattern) => pattern.test(id));
+  return dangerous.slice(0, GRAVE).some((pattern) => pattern.test(id));
 }
+
+/** The first patterns are grave; the last only says that other alarm settings come before the rest. */
+const GRAVE = 3;
 
 /** Puts dangerous losses first, the rest in the order given. */
 export function dangerFirst<Lost extends { readonly setting: SettingId }>(

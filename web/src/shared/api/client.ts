@@ -23,7 +23,11 @@ export interface CallOptions {
 }
 
 /** Calls the API and returns its JSON. Throws an {@link ApiError} with a sentence a person can act on. */
-export async function call<Result>(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, options: CallOptions = {}): Promise<Result> {
+export async function call<Result>(
+  method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
+  path: string,
+  options: CallOptions = {},
+): Promise<Result> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -38,8 +42,20 @@ export async function call<Result>(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', 
   } catch {
     throw new ApiError('unreachable', 'The server does not answer', 0);
   }
-  const json = (await response.json().catch(() => null)) as { error?: { code: string; message: string; problems: ApiError['problems'] } } | null;
+  const json = (await response.json().catch(() => null)) as {
+    error?: { code: string; message: string; problems: ApiError['problems'] };
+  } | null;
   if (response.ok && json !== null) return json as Result;
-  if (!json?.error) throw new ApiError('unreachable', 'The server does not answer as it should', response.ok ? 0 : response.status);
+  if (!json?.error)
+    throw new ApiError(
+      'unreachable',
+      'The server does not answer as it should',
+      response.ok ? 0 : response.status,
+    );
   throw new ApiError(json.error.code, json.error.message, response.status, json.error.problems);
+}
+
+/** A sentence for whatever went wrong. */
+export function messageOf(error: unknown): string {
+  return error instanceof ApiError ? error.message : 'Something went wrong in this page; load it again';
 }

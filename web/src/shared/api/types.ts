@@ -57,7 +57,12 @@ export interface EntryPage {
 }
 
 export type EntryResult =
-  | { readonly id: string; readonly status: 'accepted'; readonly sequence: number; readonly receivedAt: string }
+  | {
+      readonly id: string;
+      readonly status: 'accepted';
+      readonly sequence: number;
+      readonly receivedAt: string;
+    }
   | { readonly id: string; readonly status: 'refused'; readonly code: string; readonly message: string };
 
 export interface ControllerLine extends PinnedDefinition {

@@ -13,7 +13,9 @@ export const useDisplay = defineStore('display', () => {
   const chosen = ref<TemperatureUnit | null>(read(UNIT, ['degC', 'degF']));
   const theme = ref<'paper' | 'box'>(read(THEME, ['paper', 'box']) ?? 'paper');
 
-  const unit = computed<TemperatureUnit>(() => chosen.value ?? (session.company?.displayUnit === 'celsius' ? 'degC' : 'degF'));
+  const unit = computed<TemperatureUnit>(
+    () => chosen.value ?? (session.company?.displayUnit === 'celsius' ? 'degC' : 'degF'),
+  );
   const symbol = computed(() => (unit.value === 'degF' ? '°F' : '°C'));
   const otherSymbol = computed(() => (unit.value === 'degF' ? '°C' : '°F'));
 

@@ -1,5 +1,5 @@
 import { ref, shallowRef } from 'vue';
-import { ApiError, call } from '../api/client.ts';
+import { call, messageOf } from '../api/client.ts';
 import type { ControllerLine } from '../api/types.ts';
 
 const controllers = shallowRef<readonly ControllerLine[]>([]);
@@ -16,6 +16,6 @@ async function reload(): Promise<void> {
     controllers.value = (await call<{ controllers: ControllerLine[] }>('GET', '/controllers')).controllers;
     problem.value = null;
   } catch (error) {
-    problem.value = controllers.value.length > 0 ? null : (error as ApiError).message;
+    problem.value = controllers.value.length > 0 ? null : messageOf(error);
   }
 }

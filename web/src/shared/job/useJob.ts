@@ -67,7 +67,7 @@ export function openJob(id: string) {
   }
 
   async function loadEntries(): Promise<void> {
-    for (let more = true; more; ) {
+    for (let more = true; more;) {
       const page = await call<EntryPage>('GET', `/jobs/${id}/entries?after=${seen.value}`);
       keep(page.entries);
       names.value = { ...names.value, ...page.names };
@@ -103,10 +103,34 @@ export function openJob(id: string) {
 
   /** The name of an entry's author, as far as this page knows it. */
   function nameOf(author: string): string {
-    return names.value[author] ?? (author === session.person?.id ? session.person.name : outbox.entries.find((w) => w.entry.author === author)?.authorName) ?? 'somebody';
+    return (
+      names.value[author] ??
+      (author === session.person?.id
+        ? session.person.name
+        : outbox.entries.find((w) => w.entry.author === author)?.authorName) ??
+      'somebody'
+    );
   }
 
-  return { id, job, problem, loaded, state, seen, oldPin, newPin, old, replacement, program, progress, conflicts, pending, write, nameOf, reload: loadJob };
+  return {
+    id,
+    job,
+    problem,
+    loaded,
+    state,
+    seen,
+    oldPin,
+    newPin,
+    old,
+    replacement,
+    program,
+    progress,
+    conflicts,
+    pending,
+    write,
+    nameOf,
+    reload: loadJob,
+  };
 }
 
 export type OpenJob = ReturnType<typeof openJob>;

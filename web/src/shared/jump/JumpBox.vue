@@ -31,10 +31,10 @@ useKeys([{ key: '/', label: '/', does: 'jump to a code, a meaning, a unit or a p
   <button
     type="button"
     class="flex h-9 items-center gap-2 rounded-md border border-on-bar-soft/50 px-3 text-[14px] text-on-bar-soft hover:text-on-bar"
-    aria-label="Jump to a code, a meaning, a unit or a page"
     @click="show"
   >
-    <Search :size="15" /><span class="hidden lg:inline">Jump to a code or a meaning</span><kbd class="hidden font-mono text-[13px] lg:inline">/</kbd>
+    <Search :size="15" /><span class="max-lg:sr-only">Jump to a code or a meaning</span
+    ><kbd aria-hidden="true" class="hidden font-mono text-[13px] lg:inline">/</kbd>
   </button>
   <Dialog :open="open" class="relative z-50" @close="open = false">
     <div class="fixed inset-0 bg-black/45" aria-hidden="true"></div>
@@ -54,11 +54,21 @@ useKeys([{ key: '/', label: '/', does: 'jump to a code, a meaning, a unit or a p
         />
         <ul class="max-h-[50vh] overflow-auto py-1">
           <li v-for="(target, i) in found" :key="target.id">
-            <button type="button" class="flex w-full items-baseline gap-3 px-4 py-2 text-left" :class="{ 'bg-band': i === chosen }" @click="take(target)" @pointermove="chosen = i">
-              <span class="font-medium">{{ target.title }}</span><span class="text-[13.5px] text-soft">{{ target.detail }}</span>
+            <button
+              type="button"
+              class="flex w-full items-baseline gap-3 px-4 py-2 text-left"
+              :class="{ 'bg-band': i === chosen }"
+              @click="take(target)"
+              @pointermove="chosen = i"
+            >
+              <span class="font-medium">{{ target.title }}</span><span class="text-[13.5px] text-soft">{{
+                target.detail
+              }}</span>
             </button>
           </li>
-          <li v-if="found.length === 0" class="px-4 py-3 text-soft">Nothing here is called that. Codes are found on the Program station of their job.</li>
+          <li v-if="found.length === 0" class="px-4 py-3 text-soft">
+            Nothing here is called that. Codes are found on the Program station of their job.
+          </li>
         </ul>
       </DialogPanel>
     </div>

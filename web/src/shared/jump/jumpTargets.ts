@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, shallowRef, type ComputedRef } from 'vue';
+import { computed, onScopeDispose, shallowRef } from 'vue';
 
 /** Something `/` can jump to: a code, a meaning, a unit or a page. */
 export interface JumpTarget {
@@ -10,17 +10,18 @@ export interface JumpTarget {
   go(): void;
 }
 
-const sources = shallowRef<readonly ComputedRef<readonly JumpTarget[]>[]>([]);
+const sources = shallowRef<readonly (() => readonly JumpTarget[])[]>([]);
 
 /** Everything the open pages offer. */
-export const jumpTargets = computed(() => sources.value.flatMap((source) => source.value));
+export const jumpTargets = computed(() => sources.value.flatMap((targets) => targets()));
 
 /** Offers targets for as long as the component lives. */
 export function useJumpTargets(make: () => readonly JumpTarget[]): void {
-  const source = computed(make);
-  sources.value = [...sources.value, source];
+  const made = computed(make);
+  const targets = () => made.value;
+  sources.value = [...sources.value, targets];
   onScopeDispose(() => {
-    sources.value = sources.value.filter((other) => other !== source);
+    sources.value = sources.value.filter((other) => other !== targets);
   });
 }
 

@@ -16,7 +16,11 @@ useKeys([{ key: '?', label: '?', does: 'this list', run: () => (open.value = tru
         <DialogTitle as="h2">Keys of this page</DialogTitle>
         <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
           <template v-for="binding in keys" :key="binding.key">
-            <dt><kbd class="inline-block min-w-7 border border-edge px-1.5 text-center font-mono">{{ binding.label }}</kbd></dt>
+            <dt>
+              <kbd class="inline-block min-w-7 border border-edge px-1.5 text-center font-mono">{{
+                binding.label
+              }}</kbd>
+            </dt>
             <dd>{{ binding.does }}</dd>
           </template>
         </dl>

@@ -23,7 +23,8 @@ export function useKeys(keys: readonly KeyBinding[]): void {
 
 /** Runs the binding a key event belongs to: the one added last wins. */
 export function handleKey(event: KeyboardEvent): void {
-  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
+    return;
   const binding = [...bindings.value].reverse().find((b) => b.key === event.key);
   if (!binding) return;
   event.preventDefault();
@@ -33,6 +34,11 @@ export function handleKey(event: KeyboardEvent): void {
 /** True for fields that take text, and for buttons with Enter and Space. */
 export function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
-  if (target.isContentEditable || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement) return true;
+  if (
+    target.isContentEditable ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement
+  )
+    return true;
   return target instanceof HTMLInputElement && !['checkbox', 'radio', 'button'].includes(target.type);
 }

@@ -14,5 +14,12 @@ const message = computed(() => {
 </script>
 
 <template>
-  <p v-if="message" role="status" class="border-b border-amber bg-amber-wash px-5 py-2 text-[14.5px]" data-test="server-away">{{ message }}</p>
+  <p
+    v-if="message"
+    role="status"
+    class="border-b border-amber bg-amber-wash px-5 py-2 text-[14.5px]"
+    data-test="server-away"
+  >
+    {{ message }}
+  </p>
 </template>

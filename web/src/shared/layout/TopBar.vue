@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { RouterLink, useRouter } from 'vue-router';
+import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
 import { ChevronDown, Moon, Sun } from '@lucide/vue';
 import { useDisplay } from '../display/displayStore.ts';
@@ -12,6 +12,8 @@ import SaveState from './SaveState.vue';
 const session = useSession();
 const display = useDisplay();
 const router = useRouter();
+const route = useRoute();
+const isHere = (path: string) => route.path.startsWith(path);
 
 const pages = computed(() => [
   { to: '/jobs', name: 'Jobs' },
@@ -19,7 +21,15 @@ const pages = computed(() => [
   { to: '/controls', name: 'Controls' },
   ...(session.isLead ? [{ to: '/people', name: 'Company' }] : []),
 ]);
-useJumpTargets(() => pages.value.map((page) => ({ id: `page:${page.to}`, title: page.name, detail: 'page', words: '', go: () => void router.push(page.to) })));
+useJumpTargets(() =>
+  pages.value.map((page) => ({
+    id: `page:${page.to}`,
+    title: page.name,
+    detail: 'page',
+    words: '',
+    go: () => void router.push(page.to),
+  })),
+);
 const themeName = computed(() => (display.theme === 'paper' ? 'Dark, in the box' : 'Light, on paper'));
 
 async function signOut() {
@@ -30,15 +40,19 @@ async function signOut() {
 
 <template>
   <header class="bg-bar text-on-bar">
-    <div class="flex h-[52px] items-center gap-x-5 px-4 sm:px-5">
-      <RouterLink to="/jobs" class="font-head text-[17px] font-semibold whitespace-nowrap">Brine<span class="text-amber">·</span>Dial</RouterLink>
+    <div class="flex h-[52px] items-center gap-x-1 px-3 sm:gap-x-5 sm:px-5">
+      <RouterLink to="/jobs" class="font-head text-[17px] font-semibold whitespace-nowrap"
+        >Brine<span class="text-amber">·</span>Dial</RouterLink
+      >
       <nav v-if="session.person" class="hidden items-center gap-5 md:flex" aria-label="Pages">
         <RouterLink
           v-for="page in pages"
           :key="page.to"
           :to="page.to"
-          class="border-b-2 border-transparent pt-1 pb-0.5 text-[15px] text-on-bar-soft"
-          active-class="!border-amber !text-on-bar font-medium"
+          class="border-b-2 pt-1 pb-0.5 text-[15px]"
+          :class="
+            isHere(page.to) ? 'border-amber font-medium text-on-bar' : 'border-transparent text-on-bar-soft'
+          "
           >{{ page.name }}</RouterLink
         >
       </nav>
@@ -46,7 +60,7 @@ async function signOut() {
       <JumpBox v-if="session.person" />
       <button
         type="button"
-        class="min-w-11 text-[15px] text-on-bar-soft hover:text-on-bar"
+        class="min-w-10 text-[15px] text-on-bar-soft hover:text-on-bar"
         :aria-label="`Temperatures in ${display.symbol}; switch to ${display.otherSymbol}`"
         :title="`Switch to ${display.otherSymbol}`"
         data-test="unit-switch"
@@ -54,7 +68,14 @@ async function signOut() {
       >
         {{ display.symbol }}
       </button>
-      <button type="button" class="grid min-w-11 place-items-center text-on-bar-soft hover:text-on-bar" :aria-label="themeName" :title="themeName" data-test="theme-switch" @click="display.switchTheme()">
+      <button
+        type="button"
+        class="grid min-w-10 place-items-center text-on-bar-soft hover:text-on-bar"
+        :aria-label="themeName"
+        :title="themeName"
+        data-test="theme-switch"
+        @click="display.switchTheme()"
+      >
         <Moon v-if="display.theme === 'paper'" :size="18" />
         <Sun v-else :size="18" />
       </button>
@@ -65,15 +86,29 @@ async function signOut() {
           <span class="sm:hidden">Menu</span>
           <ChevronDown :size="16" />
         </MenuButton>
-        <MenuItems class="absolute right-0 z-40 mt-2 w-56 border border-edge bg-sheet py-1 text-ink outline-none">
-          <p class="px-4 py-2 text-[13.5px] text-soft">{{ session.person.name }}, {{ session.person.role }}</p>
+        <MenuItems
+          class="absolute right-0 z-40 mt-2 w-56 border border-edge bg-sheet py-1 text-ink outline-none"
+        >
+          <p class="px-4 py-2 text-[13.5px] text-soft">
+            {{ session.person.name }}, {{ session.person.role }}
+          </p>
           <div class="md:hidden">
             <MenuItem v-for="page in pages" :key="page.to" v-slot="{ active }">
-              <RouterLink :to="page.to" class="block px-4 py-2.5" :class="{ 'bg-band': active }">{{ page.name }}</RouterLink>
+              <RouterLink :to="page.to" class="block px-4 py-2.5" :class="{ 'bg-band': active }">{{
+                page.name
+              }}</RouterLink>
             </MenuItem>
           </div>
           <MenuItem v-slot="{ active }">
-            <button type="button" class="block w-full px-4 py-2.5 text-left" :class="{ 'bg-band': active }" data-test="sign-out" @click="signOut">Sign out</button>
+            <button
+              type="button"
+              class="block w-full px-4 py-2.5 text-left"
+              :class="{ 'bg-band': active }"
+              data-test="sign-out"
+              @click="signOut"
+            >
+              Sign out
+            </button>
           </MenuItem>
         </MenuItems>
       </Menu>

@@ -30,7 +30,10 @@ export const useOutbox = defineStore('outbox', () => {
     storage = await openStorage();
     tabs?.addEventListener('message', () => void refresh());
     addEventListener('online', () => void send());
-    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void send());
+    document.addEventListener(
+      'visibilitychange',
+      () => document.visibilityState === 'visible' && void send(),
+    );
     return storage;
   }
 
@@ -45,7 +48,12 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   /** Keeps an entry and sends it as soon as the server answers. Returns once it is safe in the browser's database. */
-  async function add(author: Pick<Person, 'id' | 'name'>, job: string, seen: number, bodies: readonly EntryBody[]): Promise<void> {
+  async function add(
+    author: Pick<Person, 'id' | 'name'>,
+    job: string,
+    seen: number,
+    bodies: readonly EntryBody[],
+  ): Promise<void> {
     const store = await open();
     for (const body of bodies) await store.add(author, job, seen, body, new Date());
     await refresh();
@@ -75,7 +83,11 @@ export const useOutbox = defineStore('outbox', () => {
     const result = await sendAll(store);
     serverAway.value = result.serverAway;
     mustSignIn.value = result.mustSignIn;
-    const accepted = result.accepted.map(({ waiting: w, sequence, receivedAt }): AcceptedEntry => ({ ...w.entry, sequence, receivedAt }));
+    const accepted = result.accepted.map(({ waiting: w, sequence, receivedAt }): AcceptedEntry => ({
+      ...w.entry,
+      sequence,
+      receivedAt,
+    }));
     // Told before the waiting ones go, so that a value never disappears in between.
     for (const listener of acceptedListeners) listener(accepted);
     await refresh();
@@ -91,7 +103,8 @@ export const useOutbox = defineStore('outbox', () => {
   const signedIn = ref<string | null>(null);
   async function dropIdleTickets(store: OutboxStorage): Promise<void> {
     for (const ticket of await store.tickets()) {
-      if (ticket.author === signedIn.value || entries.value.some((w) => w.entry.author === ticket.author)) continue;
+      if (ticket.author === signedIn.value || entries.value.some((w) => w.entry.author === ticket.author))
+        continue;
       await store.dropTicket(ticket.author);
       await call('DELETE', '/ticket', { ticket: ticket.ticket }).catch(() => undefined);
     }
@@ -103,7 +116,8 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function keepTicket(person: Person, ticket: string | null): Promise<void> {
     signedIn.value = person.id;
-    if (ticket !== null) await (await open()).keepTicket({ author: person.id, authorName: person.name, ticket });
+    if (ticket !== null)
+      await (await open()).keepTicket({ author: person.id, authorName: person.name, ticket });
     void send();
   }
 
@@ -139,5 +153,21 @@ export const useOutbox = defineStore('outbox', () => {
     return () => acceptedListeners.delete(listener);
   }
 
-  return { entries, waiting, refused, serverAway, mustSignIn, start, add, send, device, keepTicket, hasTicket, signedOut, discard, tryAgain, onAccepted };
+  return {
+    entries,
+    waiting,
+    refused,
+    serverAway,
+    mustSignIn,
+    start,
+    add,
+    send,
+    device,
+    keepTicket,
+    hasTicket,
+    signedOut,
+    discard,
+    tryAgain,
+    onAccepted,
+  };
 });

@@ -8,7 +8,11 @@ const BATCH = 100;
 /** What a round of sending came to. */
 export interface SendRound {
   /** Entries the server took, with the place it gave them. */
-  readonly accepted: readonly { readonly waiting: WaitingEntry; readonly sequence: number; readonly receivedAt: string }[];
+  readonly accepted: readonly {
+    readonly waiting: WaitingEntry;
+    readonly sequence: number;
+    readonly receivedAt: string;
+  }[];
   /** True where the server did not answer; the rest stays and is sent again. */
   readonly serverAway: boolean;
   /** Authors whose ticket is no longer good: they must sign in on this device again. */
@@ -28,7 +32,8 @@ export async function sendAll(storage: OutboxStorage): Promise<SendRound> {
       continue;
     }
     try {
-      for (let at = 0; at < mine.length; at += BATCH) accepted.push(...(await sendBatch(storage, ticket, mine.slice(at, at + BATCH))));
+      for (let at = 0; at < mine.length; at += BATCH)
+        accepted.push(...(await sendBatch(storage, ticket, mine.slice(at, at + BATCH))));
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.isTransient) return { accepted, serverAway: true, mustSignIn: [...mustSignIn] };
@@ -50,7 +55,10 @@ async function sendBatch(storage: OutboxStorage, ticket: Ticket, batch: readonly
     seen: entry.seen,
     body: entry.body,
   }));
-  const { results } = await call<{ results: EntryResult[] }>('POST', '/entries', { ticket: ticket.ticket, body: { entries } });
+  const { results } = await call<{ results: EntryResult[] }>('POST', '/entries', {
+    ticket: ticket.ticket,
+    body: { entries },
+  });
   const accepted: { waiting: WaitingEntry; sequence: number; receivedAt: string }[] = [];
   for (const result of results) {
     const waiting = batch.find((w) => w.entry.id === result.id);
@@ -63,7 +71,11 @@ async function sendBatch(storage: OutboxStorage, ticket: Ticket, batch: readonly
   return accepted;
 }
 
-async function refuse(storage: OutboxStorage, entries: readonly WaitingEntry[], problem: string): Promise<void> {
+async function refuse(
+  storage: OutboxStorage,
+  entries: readonly WaitingEntry[],
+  problem: string,
+): Promise<void> {
   for (const waiting of entries) await storage.update({ ...waiting, state: 'refused', problem });
 }
 

@@ -27,7 +27,13 @@ interface OutboxSchema extends DBSchema {
 export interface OutboxStorage {
   device(): Promise<string>;
   /** Makes an entry and keeps it, in one transaction with the device's counter. */
-  add(author: { id: string; name: string }, job: string, seen: number, body: EntryBody, now: Date): Promise<WaitingEntry>;
+  add(
+    author: { id: string; name: string },
+    job: string,
+    seen: number,
+    body: EntryBody,
+    now: Date,
+  ): Promise<WaitingEntry>;
   entries(): Promise<WaitingEntry[]>;
   update(entry: WaitingEntry): Promise<void>;
   remove(id: string): Promise<void>;
@@ -52,7 +58,16 @@ export async function openStorage(name = 'brine-dial'): Promise<OutboxStorage> {
       const transaction = db.transaction(['entries', 'meta'], 'readwrite');
       const counter = `sequence:${job}`;
       const deviceSequence = Number((await transaction.objectStore('meta').get(counter)) ?? 0) + 1;
-      const entry: Entry = { id: newId(), job, device, deviceSequence, deviceTime: now.toISOString(), seen, author: author.id, body };
+      const entry: Entry = {
+        id: newId(),
+        job,
+        device,
+        deviceSequence,
+        deviceTime: now.toISOString(),
+        seen,
+        author: author.id,
+        body,
+      };
       const waiting: WaitingEntry = { entry, authorName: author.name, state: 'waiting', problem: null };
       await transaction.objectStore('meta').put(deviceSequence, counter);
       await transaction.objectStore('entries').put(waiting);
@@ -61,7 +76,13 @@ export async function openStorage(name = 'brine-dial'): Promise<OutboxStorage> {
     },
     async entries() {
       const all = await db.getAll('entries');
-      return all.sort((a, b) => (a.entry.job === b.entry.job ? a.entry.deviceSequence - b.entry.deviceSequence : a.entry.deviceTime < b.entry.deviceTime ? -1 : 1));
+      return all.sort((a, b) =>
+        a.entry.job === b.entry.job
+          ? a.entry.deviceSequence - b.entry.deviceSequence
+          : a.entry.deviceTime < b.entry.deviceTime
+            ? -1
+            : 1,
+      );
     },
     update: async (entry) => void (await db.put('entries', entry)),
     remove: (id) => db.delete('entries', id),

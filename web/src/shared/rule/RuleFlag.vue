@@ -19,9 +19,27 @@ const emit = defineEmits<{ move: [shown: number, done: boolean]; cancel: [] }>()
 
 const typing = ref<string | null>(null);
 const input = useTemplateRef<HTMLInputElement>('input');
-const tones = { brine: 'bg-brine text-on-brine', cold: 'bg-cold text-on-flag', alarm: 'bg-alarm text-on-flag', soft: 'bg-soft text-paper', amber: 'bg-amber text-[#17282b]', good: 'bg-good text-on-flag' };
-const staffs = { brine: 'bg-brine', cold: 'bg-cold', alarm: 'bg-alarm', soft: 'bg-soft', amber: 'bg-amber', good: 'bg-good' };
-const look = computed(() => [tones[props.mark.tone], props.mark.problem ? 'outline-3 outline-alarm outline-offset-1' : '', props.editable ? 'cursor-grab active:cursor-grabbing' : '']);
+const tones = {
+  brine: 'bg-brine text-on-brine',
+  cold: 'bg-cold text-on-flag',
+  alarm: 'bg-alarm text-on-flag',
+  soft: 'bg-soft text-paper',
+  amber: 'bg-amber text-[#17282b]',
+  good: 'bg-good text-on-flag',
+};
+const staffs = {
+  brine: 'bg-brine',
+  cold: 'bg-cold',
+  alarm: 'bg-alarm',
+  soft: 'bg-soft',
+  amber: 'bg-amber',
+  good: 'bg-good',
+};
+const look = computed(() => [
+  tones[props.mark.tone],
+  props.mark.problem ? 'outline-3 outline-alarm outline-offset-1' : '',
+  props.editable ? 'cursor-grab active:cursor-grabbing' : '',
+]);
 const staff = computed(() => (props.mark.problem ? 'bg-alarm' : staffs[props.mark.tone]));
 
 let start: { pointer: number; shown: number } | null = null;
@@ -46,10 +64,18 @@ function up() {
 }
 async function key(event: KeyboardEvent) {
   if (!props.editable || typing.value !== null) return;
-  const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
+  const steps: Record<string, number> = {
+    ArrowRight: 1,
+    ArrowUp: 1,
+    ArrowLeft: -1,
+    ArrowDown: -1,
+    PageUp: 5,
+    PageDown: -5,
+  };
   const by = steps[event.key];
   if (by !== undefined) emit('move', Math.round(props.shown) + by, true);
-  else if (/^[-−\d]$/.test(event.key) || event.key === 'Enter') await type(event.key === 'Enter' ? '' : event.key);
+  else if (/^[-−\d]$/.test(event.key) || event.key === 'Enter')
+    await type(event.key === 'Enter' ? '' : event.key);
   else return;
   event.preventDefault();
   event.stopPropagation();
@@ -85,7 +111,10 @@ function take() {
     @keydown="key"
     @dblclick="editable && type('')"
   >
-    <div class="flex h-[21px] items-center justify-between gap-2 overflow-hidden px-1.5 font-head text-[13.5px] leading-none font-medium whitespace-nowrap" :class="look">
+    <div
+      class="flex h-[21px] items-center justify-between gap-2 overflow-hidden px-1.5 font-head text-[13.5px] leading-none font-medium whitespace-nowrap"
+      :class="look"
+    >
       <span><span v-if="mark.problem" aria-hidden="true">! </span>{{ mark.label }}</span>
       <input
         v-if="typing !== null"
@@ -101,5 +130,10 @@ function take() {
       <span v-else class="font-mono text-[13px]">{{ text }}</span>
     </div>
   </div>
-  <span class="absolute w-[2px]" :class="staff" :style="{ left: `${x - 1}px`, top: `${top}px`, height: `${foot - top}px` }" aria-hidden="true"></span>
+  <span
+    class="absolute w-[2px]"
+    :class="staff"
+    :style="{ left: `${x - 1}px`, top: `${top}px`, height: `${foot - top}px` }"
+    aria-hidden="true"
+  ></span>
 </template>

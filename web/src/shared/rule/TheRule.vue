@@ -9,7 +9,12 @@ import { ruleMarks, ruleStretches, type RuleMark } from './ruleMarks.ts';
 import RuleFlag from './RuleFlag.vue';
 import { ruleScale } from './scaleOf.ts';
 
-const props = defineProps<{ values: SettingValues; findings: readonly Finding[]; unit: UnitDescription | null; editable: boolean }>();
+const props = defineProps<{
+  values: SettingValues;
+  findings: readonly Finding[];
+  unit: UnitDescription | null;
+  editable: boolean;
+}>();
 const emit = defineEmits<{ change: [values: SettingValues] }>();
 
 const ROW = 24;
@@ -33,28 +38,58 @@ const scale = computed(() => {
 });
 const live = computed(() => held.value ?? scale.value);
 const dragged = ref<{ id: string; celsius: number } | null>(null);
-const celsiusOfMark = (mark: RuleMark) => (dragged.value?.id === mark.id ? dragged.value.celsius : mark.celsius);
-const text = (mark: RuleMark) => printFixed(inUnit(celsiusOfMark(mark)), display.unit === 'degF' && Number.isInteger(Math.round(inUnit(celsiusOfMark(mark)) * 10) / 10) ? 0 : 1);
+const celsiusOfMark = (mark: RuleMark) =>
+  dragged.value?.id === mark.id ? dragged.value.celsius : mark.celsius;
+const text = (mark: RuleMark) =>
+  printFixed(
+    inUnit(celsiusOfMark(mark)),
+    display.unit === 'degF' && Number.isInteger(Math.round(inUnit(celsiusOfMark(mark)) * 10) / 10) ? 0 : 1,
+  );
 
 const flags = computed(() => {
   const sized = marks.value.map((mark) => {
     const letters = mark.label.length + text(mark).length + (mark.problem ? 2 : 0);
-    return { id: mark.id, x: live.value(inUnit(celsiusOfMark(mark))), width: letters * LETTER + 26, side: mark.side };
+    return {
+      id: mark.id,
+      x: live.value(inUnit(celsiusOfMark(mark))),
+      width: letters * LETTER + 26,
+      side: mark.side,
+    };
   });
   const byId = new Map(marks.value.map((mark) => [mark.id, mark]));
   return layoutFlags(sized, width.value).map((flag) => ({ ...flag, mark: byId.get(flag.id)! }));
 });
 const height = computed(() => (Math.max(0, ...flags.value.map((f) => f.row)) + 1) * ROW + 8);
-const ticks = computed(() => live.value.ticks(width.value > 700 ? 60 : 30).map((t) => ({ t, x: live.value(t) })));
-const labels = computed(() => live.value.ticks(width.value > 700 ? 12 : 5).map((t) => ({ text: String(t).replace('-', '−'), x: live.value(t) })));
-const clipped = (celsius: number) => Math.min(Math.max(Number.isFinite(celsius) ? live.value(inUnit(celsius)) : celsius < 0 ? 0 : width.value, 0), width.value);
-const bars = computed(() => stretches.value.map((s) => ({ ...s, left: clipped(s.from), width: Math.max(clipped(s.to) - clipped(s.from), 2) })));
+const ticks = computed(() =>
+  live.value.ticks(width.value > 700 ? 60 : 30).map((t) => ({ t, x: live.value(t) })),
+);
+const labels = computed(() =>
+  live.value
+    .ticks(width.value > 700 ? 12 : 5)
+    .map((t) => ({ text: String(t).replace('-', '−'), x: live.value(t) })),
+);
+const clipped = (celsius: number) =>
+  Math.min(
+    Math.max(Number.isFinite(celsius) ? live.value(inUnit(celsius)) : celsius < 0 ? 0 : width.value, 0),
+    width.value,
+  );
+const bars = computed(() =>
+  stretches.value.map((s) => ({
+    ...s,
+    left: clipped(s.from),
+    width: Math.max(clipped(s.to) - clipped(s.from), 2),
+  })),
+);
 const legend = computed(() =>
   stretches.value
     .filter((s) => s.kind !== 'band')
-    .map((s) => (s.kind === 'user' ? `${s.label} from ${printFixed(inUnit(s.from), 0)} to ${printFixed(inUnit(s.to), 0)}` : `${s.label} than ${printFixed(inUnit(s.kind === 'tooWarm' ? s.from : s.to), 1)}`)),
+    .map((s) =>
+      s.kind === 'user'
+        ? `${s.label} from ${printFixed(inUnit(s.from), 0)} to ${printFixed(inUnit(s.to), 0)}`
+        : `${s.label} than ${printFixed(inUnit(s.kind === 'tooWarm' ? s.from : s.to), 1)}`,
+    ),
 );
-const look = { user: 'bg-band', band: 'bg-cold', tooWarm: 'hatch-warm', tooCold: 'hatch-cold' } as const;
+const look = { user: 'user-range', band: 'bg-cold', tooWarm: 'hatch-warm', tooCold: 'hatch-cold' } as const;
 
 function move(mark: RuleMark, shown: number, done: boolean) {
   const celsius = inCelsius(shown);
@@ -91,28 +126,60 @@ function move(mark: RuleMark, shown: number, done: boolean) {
         />
       </div>
       <div class="relative h-3.5 border-t-2 border-ink bg-sheet">
-        <span v-for="bar in bars" :key="bar.id" class="absolute top-0 h-full" :class="look[bar.kind]" :style="{ left: `${bar.left}px`, width: `${bar.width}px` }"></span>
+        <span
+          v-for="bar in bars"
+          :key="bar.id"
+          class="absolute top-0 h-full"
+          :class="look[bar.kind]"
+          :style="{ left: `${bar.left}px`, width: `${bar.width}px` }"
+        ></span>
       </div>
       <svg class="block w-full overflow-visible" :height="30" :viewBox="`0 0 ${width} 30`" aria-hidden="true">
-        <line v-for="tick in ticks" :key="tick.t" :x1="tick.x" :x2="tick.x" y1="0" y2="5" stroke="var(--color-edge)" />
+        <line
+          v-for="tick in ticks"
+          :key="tick.t"
+          :x1="tick.x"
+          :x2="tick.x"
+          y1="0"
+          y2="5"
+          stroke="var(--color-edge)"
+        />
         <g v-for="label in labels" :key="label.text">
           <line :x1="label.x" :x2="label.x" y1="0" y2="10" stroke="var(--color-ink)" stroke-width="1.5" />
-          <text :x="label.x" y="25" text-anchor="middle" class="fill-ink font-mono text-[13px]">{{ label.text }}</text>
+          <text :x="label.x" y="25" text-anchor="middle" class="fill-ink font-mono text-[13px]">
+            {{ label.text }}
+          </text>
         </g>
       </svg>
     </div>
     <p class="mt-1 flex flex-wrap gap-x-8 text-[13.5px] text-soft">
       <span v-for="line in legend" :key="line">{{ line }} {{ display.symbol }}</span>
-      <span v-if="editable" class="ml-auto hidden md:inline">Drag a flag, step it with the arrow keys, or type a number on it.</span>
+      <span v-if="editable" class="ml-auto hidden md:inline"
+        >Drag a flag, step it with the arrow keys, or type a number on it.</span
+      >
     </p>
   </section>
 </template>
 
 <style scoped>
+.user-range {
+  top: auto !important;
+  bottom: 0;
+  height: 5px;
+  background: var(--color-soft);
+}
 .hatch-warm {
-  background: repeating-linear-gradient(135deg, var(--color-alarm-wash) 0 5px, color-mix(in srgb, var(--color-alarm) 45%, transparent) 5px 6.5px);
+  background: repeating-linear-gradient(
+    135deg,
+    var(--color-alarm-wash) 0 5px,
+    color-mix(in srgb, var(--color-alarm) 45%, transparent) 5px 6.5px
+  );
 }
 .hatch-cold {
-  background: repeating-linear-gradient(45deg, var(--color-sheet) 0 5px, color-mix(in srgb, var(--color-cold) 55%, transparent) 5px 6.5px);
+  background: repeating-linear-gradient(
+    45deg,
+    var(--color-sheet) 0 5px,
+    color-mix(in srgb, var(--color-cold) 55%, transparent) 5px 6.5px
+  );
 }
 </style>

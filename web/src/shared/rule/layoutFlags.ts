@@ -26,7 +26,11 @@ export function layoutFlags(flags: readonly FlagSize[], ruleWidth: number): read
   for (const flag of [...flags].sort((a, b) => a.x - b.x)) {
     const left = leftEdge(flag, ruleWidth);
     let row = 0;
-    while (placed.some((other) => other.row === row && overlaps(left, flag.width, other.left, other.width)) || crossesStaff(placed, left, flag, row)) row += 1;
+    while (
+      placed.some((other) => other.row === row && overlaps(left, flag.width, other.left, other.width)) ||
+      crossesStaff(placed, left, flag, row)
+    )
+      row += 1;
     placed.push({ id: flag.id, x: flag.x, left, width: flag.width, row });
   }
   return placed;

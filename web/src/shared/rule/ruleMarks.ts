@@ -1,4 +1,11 @@
-import { alarmLimits, celsiusOf, goodsOf, switchingBand, type Finding, type UnitDescription } from '@brine/core/advice';
+import {
+  alarmLimits,
+  celsiusOf,
+  goodsOf,
+  switchingBand,
+  type Finding,
+  type UnitDescription,
+} from '@brine/core/advice';
 import { quantity, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
 import type { SettingId, SettingValues } from '@brine/core/settings';
 
@@ -40,14 +47,19 @@ function width(kelvins: number, unit: TemperatureUnit): Quantity {
 
 /** Every temperature that regulates or limits, as flags. */
 export function ruleMarks(values: SettingValues, findings: readonly Finding[]): readonly RuleMark[] {
-  const problemOf = (...ids: SettingId[]) => findings.find((f) => f.severity === 'error' && f.settings.some((id) => ids.includes(id as SettingId)))?.message ?? null;
+  const problemOf = (...ids: SettingId[]) =>
+    findings.find((f) => f.severity === 'error' && f.settings.some((id) => ids.includes(id as SettingId)))
+      ?.message ?? null;
   const band = switchingBand(values);
   const marks: RuleMark[] = [];
-  const add = (mark: Omit<RuleMark, 'problem'>, ...also: SettingId[]) => marks.push({ ...mark, problem: problemOf(mark.setting, ...also) });
+  const add = (mark: Omit<RuleMark, 'problem'>, ...also: SettingId[]) =>
+    marks.push({ ...mark, problem: problemOf(mark.setting, ...also) });
 
   if (band) {
     const atCutOut = Math.abs(band.setpoint - band.cutOut) < 1e-6;
-    const shift = (celsius: number, from: number, unit: TemperatureUnit): SettingValues => ({ 'regulation.setpoint': typed(band.setpoint + celsius - from, unit) });
+    const shift = (celsius: number, from: number, unit: TemperatureUnit): SettingValues => ({
+      'regulation.setpoint': typed(band.setpoint + celsius - from, unit),
+    });
     add({
       id: 'cutOut',
       label: atCutOut ? 'Set point, cut-out' : 'Cut-out',
@@ -67,7 +79,15 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
       move: (celsius, unit) => ({ 'regulation.differential': width(celsius - band.cutOut, unit) }),
     });
     if (!atCutOut && Math.abs(band.setpoint - band.cutIn) > 1e-6)
-      add({ id: 'setpoint', label: 'Set point', celsius: band.setpoint, tone: 'brine', side: 'right', setting: 'regulation.setpoint', move: (celsius, unit) => shift(celsius, band.setpoint, unit) });
+      add({
+        id: 'setpoint',
+        label: 'Set point',
+        celsius: band.setpoint,
+        tone: 'brine',
+        side: 'right',
+        setting: 'regulation.setpoint',
+        move: (celsius, unit) => shift(celsius, band.setpoint, unit),
+      });
   }
   const relative = values['alarms.reference'] === 'relative';
   const { high, low } = alarmLimits(values);
@@ -80,7 +100,10 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
       tone: 'alarm',
       side: 'right',
       setting: relative ? 'alarms.highOffset' : 'alarms.highTemperature',
-      move: (celsius, unit) => (relative ? { 'alarms.highOffset': width(celsius - base, unit) } : { 'alarms.highTemperature': typed(celsius, unit) }),
+      move: (celsius, unit) =>
+        relative
+          ? { 'alarms.highOffset': width(celsius - base, unit) }
+          : { 'alarms.highTemperature': typed(celsius, unit) },
     });
   if (low !== null)
     add({
@@ -90,7 +113,10 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
       tone: 'alarm',
       side: 'left',
       setting: relative ? 'alarms.lowOffset' : 'alarms.lowTemperature',
-      move: (celsius, unit) => (relative ? { 'alarms.lowOffset': width(base - celsius, unit) } : { 'alarms.lowTemperature': typed(celsius, unit) }),
+      move: (celsius, unit) =>
+        relative
+          ? { 'alarms.lowOffset': width(base - celsius, unit) }
+          : { 'alarms.lowTemperature': typed(celsius, unit) },
     });
   const plain: readonly [SettingId, string, RuleTone, 'left' | 'right'][] = [
     ['fans.restartCoilTemperature', 'Fan runs below', 'soft', 'left'],
@@ -99,7 +125,16 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
   ];
   for (const [setting, label, tone, side] of plain) {
     const celsius = celsiusOf(values[setting]);
-    if (celsius !== null) add({ id: setting, label, celsius, tone, side, setting, move: (c, unit) => ({ [setting]: typed(c, unit) }) });
+    if (celsius !== null)
+      add({
+        id: setting,
+        label,
+        celsius,
+        tone,
+        side,
+        setting,
+        move: (c, unit) => ({ [setting]: typed(c, unit) }),
+      });
   }
   return marks;
 }
@@ -108,11 +143,36 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
 export function ruleStretches(values: SettingValues, unit: UnitDescription | null): readonly RuleStretch[] {
   const stretches: RuleStretch[] = [];
   const band = switchingBand(values);
-  const [from, to] = [celsiusOf(values['regulation.setpointMin']), celsiusOf(values['regulation.setpointMax'])];
-  if (from !== null && to !== null && to >= from) stretches.push({ id: 'user', label: 'User may turn it', from, to, kind: 'user' });
-  if (band) stretches.push({ id: 'band', label: 'Working band', from: Math.min(band.cutOut, band.cutIn), to: Math.max(band.cutOut, band.cutIn), kind: 'band' });
+  const [from, to] = [
+    celsiusOf(values['regulation.setpointMin']),
+    celsiusOf(values['regulation.setpointMax']),
+  ];
+  if (from !== null && to !== null && to >= from)
+    stretches.push({ id: 'user', label: 'User may turn it', from, to, kind: 'user' });
+  if (band)
+    stretches.push({
+      id: 'band',
+      label: 'Working band',
+      from: Math.min(band.cutOut, band.cutIn),
+      to: Math.max(band.cutOut, band.cutIn),
+      kind: 'band',
+    });
   const goods = unit && goodsOf(unit.goods);
-  if (goods?.max) stretches.push({ id: 'tooWarm', label: `${goods.name}: not warmer`, from: valueIn(goods.max.value, 'degC'), to: Number.POSITIVE_INFINITY, kind: 'tooWarm' });
-  if (goods?.min) stretches.push({ id: 'tooCold', label: `${goods.name}: not colder`, from: Number.NEGATIVE_INFINITY, to: valueIn(goods.min.value, 'degC'), kind: 'tooCold' });
+  if (goods?.max)
+    stretches.push({
+      id: 'tooWarm',
+      label: `${goods.name}: not warmer`,
+      from: valueIn(goods.max.value, 'degC'),
+      to: Number.POSITIVE_INFINITY,
+      kind: 'tooWarm',
+    });
+  if (goods?.min)
+    stretches.push({
+      id: 'tooCold',
+      label: `${goods.name}: not colder`,
+      from: Number.NEGATIVE_INFINITY,
+      to: valueIn(goods.min.value, 'degC'),
+      kind: 'tooCold',
+    });
   return stretches;
 }

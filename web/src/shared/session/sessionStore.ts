@@ -19,7 +19,10 @@ export const useSession = defineStore('session', () => {
   async function restore(): Promise<void> {
     try {
       const { person: found } = await call<{ person: Person }>('GET', '/me');
-      await become(found, (await outbox.hasTicket(found.id)) || found.role === 'viewer' ? null : await newTicket());
+      await become(
+        found,
+        (await outbox.hasTicket(found.id)) || found.role === 'viewer' ? null : await newTicket(),
+      );
     } catch (error) {
       if (error instanceof ApiError && error.isTransient) person.value = remembered();
       else person.value = null;
@@ -28,14 +31,21 @@ export const useSession = defineStore('session', () => {
 
   async function signIn(login: string, password: string): Promise<void> {
     const device = await outbox.device();
-    const result = await call<{ person: Person; ticket: string | null }>('POST', '/sign-in', { body: { login, password, device } });
+    const result = await call<{ person: Person; ticket: string | null }>('POST', '/sign-in', {
+      body: { login, password, device },
+    });
     await become(result.person, result.ticket);
   }
 
   /** Takes a one-time link: sets a password and signs in. */
-  async function takeLink(token: string, taken: { login: string | null; name: string | null; password: string }): Promise<void> {
+  async function takeLink(
+    token: string,
+    taken: { login: string | null; name: string | null; password: string },
+  ): Promise<void> {
     const device = await outbox.device();
-    const result = await call<{ person: Person; ticket: string | null }>('POST', `/links/${token}`, { body: { ...taken, device } });
+    const result = await call<{ person: Person; ticket: string | null }>('POST', `/links/${token}`, {
+      body: { ...taken, device },
+    });
     await become(result.person, result.ticket);
   }
 
@@ -52,7 +62,9 @@ export const useSession = defineStore('session', () => {
   }
 
   async function newTicket(): Promise<string | null> {
-    return (await call<{ ticket: string | null }>('POST', '/me/ticket', { body: { device: await outbox.device() } })).ticket;
+    return (
+      await call<{ ticket: string | null }>('POST', '/me/ticket', { body: { device: await outbox.device() } })
+    ).ticket;
   }
 
   async function become(found: Person, ticket: string | null): Promise<void> {

@@ -1,10 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 
-const props = withDefaults(defineProps<{ kind?: 'primary' | 'plain' | 'quiet'; type?: 'button' | 'submit'; disabled?: boolean; wide?: boolean }>(), {
-  kind: 'plain',
-  type: 'button',
-});
+const props = withDefaults(
+  defineProps<{
+    kind?: 'primary' | 'plain' | 'quiet';
+    type?: 'button' | 'submit';
+    disabled?: boolean;
+    wide?: boolean;
+  }>(),
+  {
+    kind: 'plain',
+    type: 'button',
+  },
+);
 const look = computed(() => ({
   'border-brine bg-brine text-on-brine': props.kind === 'primary',
   'border-brine text-brine': props.kind === 'plain',
@@ -15,7 +23,12 @@ const look = computed(() => ({
 </script>
 
 <template>
-  <button :type="type" :disabled="disabled" class="inline-flex min-h-9 items-center gap-2 rounded-md border px-4 text-[15px] font-medium" :class="look">
+  <button
+    :type="type"
+    :disabled="disabled"
+    class="inline-flex min-h-9 items-center gap-2 rounded-md border px-4 text-[15px] font-medium"
+    :class="look"
+  >
     <slot />
   </button>
 </template>

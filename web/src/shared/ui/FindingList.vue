@@ -3,12 +3,22 @@ import type { Finding } from '@brine/core/advice';
 
 defineProps<{ findings: readonly Finding[] }>();
 const words = { error: 'Will go wrong', warning: 'Look at this', note: 'Unusual' } as const;
-const look = { error: 'border-alarm bg-alarm-wash', warning: 'border-amber bg-amber-wash', note: 'border-hairline bg-band' } as const;
+const look = {
+  error: 'border-alarm bg-alarm-wash',
+  warning: 'border-amber bg-amber-wash',
+  note: 'border-hairline bg-band',
+} as const;
 </script>
 
 <template>
   <ul class="flex flex-col gap-2" data-test="findings">
-    <li v-for="finding in findings" :key="finding.code + finding.settings.join()" class="border-l-4 px-3 py-2 text-[14.5px]" :class="look[finding.severity]" :data-code="finding.code">
+    <li
+      v-for="finding in findings"
+      :key="finding.code + finding.settings.join()"
+      class="border-l-4 px-3 py-2 text-[14.5px]"
+      :class="look[finding.severity]"
+      :data-code="finding.code"
+    >
       <strong class="font-semibold">{{ words[finding.severity] }}. </strong>{{ finding.message }}
     </li>
   </ul>

@@ -5,6 +5,15 @@ defineProps<{ label: string }>();
 </script>
 
 <template>
-  <input v-model="search" type="search" class="w-full sm:w-72" :placeholder="label" :aria-label="label" data-test="search" />
-  <label class="flex items-center gap-2 text-[14.5px]"><input v-model="archived" type="checkbox" /> Archive</label>
+  <input
+    v-model="search"
+    type="search"
+    class="w-full sm:w-72"
+    :placeholder="label"
+    :aria-label="label"
+    data-test="search"
+  />
+  <label class="flex items-center gap-2 text-[14.5px]"
+    ><input v-model="archived" type="checkbox" /> Archive</label
+  >
 </template>

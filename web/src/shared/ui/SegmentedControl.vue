@@ -1,10 +1,18 @@
 <script setup lang="ts" generic="Choice extends string">
-defineProps<{ label: string; options: readonly { readonly id: Choice; readonly name: string }[]; modelValue: Choice }>();
+defineProps<{
+  label: string;
+  options: readonly { readonly id: Choice; readonly name: string }[];
+  modelValue: Choice;
+}>();
 defineEmits<{ 'update:modelValue': [choice: Choice] }>();
 </script>
 
 <template>
-  <div role="radiogroup" :aria-label="label" class="inline-flex overflow-hidden rounded-md border border-edge bg-sheet">
+  <div
+    role="radiogroup"
+    :aria-label="label"
+    class="inline-flex overflow-hidden rounded-md border border-edge bg-sheet"
+  >
     <button
       v-for="option in options"
       :key="option.id"

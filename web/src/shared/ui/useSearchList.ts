@@ -1,9 +1,9 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue';
-import { ApiError, call } from '../api/client.ts';
+import { call, messageOf } from '../api/client.ts';
 
 /** A list of the API with its search text and the archive switch; asked anew a moment after the last key. */
-export function useSearchList<Item>(path: string, field: string, more: () => string = () => '') {
-  const search = ref('');
+export function useSearchList<Item>(path: string, field: string, first = '') {
+  const search = ref(first);
   const archived = ref(false);
   const items = shallowRef<readonly Item[]>([]);
   const problem = ref<string | null>(null);
@@ -14,13 +14,16 @@ export function useSearchList<Item>(path: string, field: string, more: () => str
   async function reload(): Promise<void> {
     const mine = (latest += 1);
     try {
-      const query = new URLSearchParams({ search: search.value.slice(0, 100), archived: String(archived.value) });
-      const answer = await call<Record<string, readonly Item[]>>('GET', `${path}?${query}${more()}`);
+      const query = new URLSearchParams({
+        search: search.value.slice(0, 100),
+        archived: String(archived.value),
+      });
+      const answer = await call<Record<string, readonly Item[]>>('GET', `${path}?${query}`);
       if (mine !== latest) return;
       items.value = answer[field]!;
       problem.value = null;
     } catch (error) {
-      if (mine === latest) problem.value = (error as ApiError).message;
+      if (mine === latest) problem.value = messageOf(error);
     } finally {
       loading.value = false;
     }

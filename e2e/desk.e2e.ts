@@ -1,0 +1,186 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { launch, newPage } from './support/browser.ts';
+import { byTest, click, fill, seeText, signIn } from './support/acts.ts';
+import { PASSWORD } from './support/steps.ts';
+import { startServer } from './support/server.ts';
+import { expectSame, type EndToEndTest } from './support/suite.ts';
+
+const require = createRequire(import.meta.url);
+
+/** What the tests read of axe-core's answer. */
+interface AxeResult {
+  readonly violations: readonly {
+    readonly id: string;
+    readonly nodes: readonly { readonly html: string }[];
+  }[];
+}
+
+/** Keys of the desk. */
+export const keys: EndToEndTest = {
+  name: '/ jumps to a code, ? lists the keys of the page, [ and ] change station, arrows move and Enter ticks',
+  async run() {
+    const server = await startServer();
+    const { browser, close } = await launch();
+    try {
+      const page = await newPage(browser);
+      await signIn(page, server.base, 'tess', PASSWORD);
+      await page.keyboard.press('/');
+      await page.waitForSelector(byTest('jump-input'));
+      await page.type(byTest('jump-input'), 'fish store');
+      await page.keyboard.press('Enter');
+      await page.waitForFunction(() => location.pathname.endsWith('/survey'));
+      await seeText(page, 'The old control, as found');
+      await page.keyboard.press(']');
+      await page.waitForFunction(() => location.pathname.includes('/program'));
+      await page.waitForSelector(byTest('plan'));
+      await page.keyboard.press('/');
+      await page.type(byTest('jump-input'), 'melt');
+      await page.keyboard.press('Enter');
+      await page.waitForSelector('[data-code="melt"][aria-current="true"]');
+      await page.keyboard.press('ArrowDown');
+      await page.waitForSelector('[data-code="last"][aria-current="true"]');
+      await page.keyboard.press('Enter');
+      await page.waitForSelector('[data-code="last"][data-state="keyed"]');
+      await page.keyboard.press('?');
+      await page.waitForSelector(byTest('key-list'));
+      await seeText(page, 'this code is keyed in');
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('[');
+      await page.waitForFunction(() => location.pathname.endsWith('/survey'));
+    } finally {
+      await close();
+      await server.stop();
+    }
+  },
+};
+
+/** Accessibility, measured by axe-core on every main view in both themes. */
+export const accessible: EndToEndTest = {
+  name: 'no view breaks a rule of WCAG 2.2 AA that axe-core can see, on paper and in the box, at the desk and on a phone',
+  async run() {
+    const server = await startServer();
+    const { browser, close } = await launch();
+    const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+    try {
+      const found: string[] = [];
+      for (const size of ['desk', 'phone'] as const) {
+        const page = await newPage(browser, size);
+        await page.goto(`${server.base}/jobs`, { waitUntil: 'networkidle0' });
+        if (size === 'desk') await signIn(page, server.base, 'lena', PASSWORD);
+        await page.goto(`${server.base}/jobs`, { waitUntil: 'networkidle0' });
+        const job = await page.$eval(
+          '[data-test="jobs"] a',
+          (node) => new URL((node as HTMLAnchorElement).href).pathname,
+        );
+        const views = [
+          '/jobs',
+          `${job}/survey`,
+          `${job}/program/plan`,
+          `${job}/program/cabinet`,
+          `${job}/program/compare`,
+          `${job}/handover`,
+          '/units',
+          '/controls',
+          '/people',
+          '/waiting',
+        ];
+        for (const theme of ['paper', 'box'])
+          for (const view of views) {
+            await page.evaluate((name) => localStorage.setItem('brine-theme', name), theme);
+            await page.goto(`${server.base}${view}`, { waitUntil: 'networkidle0' });
+            await page.evaluate(axe);
+            const violations = await page.evaluate(async () => {
+              const { axe: tool } = window as unknown as {
+                axe: { run(where: Document, how: object): Promise<AxeResult> };
+              };
+              const result = await tool.run(document, {
+                runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+              });
+              return result.violations.map(
+                (v) =>
+                  `${v.id}: ${v.nodes
+                    .map((n) => n.html.slice(0, 160))
+                    .slice(0, 3)
+                    .join(' | ')}`,
+              );
+            });
+            found.push(
+              ...violations.map((v: string) => `${size} ${theme} ${view.replace(job, '/job')} ${v}`),
+            );
+          }
+      }
+      expectSame(found, [], 'violations');
+    } finally {
+      await close();
+      await server.stop();
+    }
+  },
+};
+
+/** An installation without demo data. */
+export const firstLead: EndToEndTest = {
+  name: 'without demo the first start prints a one-time link; the first lead invites, adds a site, a unit and a controller family',
+  async run() {
+    const server = await startServer({ demo: false });
+    const { browser, close } = await launch();
+    try {
+      const link = /http:\S+\/link\/\S+/.exec(server.output())![0];
+      const page = await newPage(browser);
+      await page.goto(link, { waitUntil: 'networkidle0' });
+      await seeText(page, 'Become the first lead');
+      await fill(page, 'input[name="login"]', 'olga');
+      await fill(page, 'input[name="name"]', 'Olga Brack');
+      await fill(page, 'input[name="password"]', 'a long password');
+      await fill(page, 'input[name="again"]', 'a long passwort');
+      await click(page, byTest('take-link'));
+      await seeText(page, 'The two passwords differ');
+      await fill(page, 'input[name="again"]', 'a long password');
+      await click(page, byTest('take-link'));
+      await seeText(page, 'No jobs yet');
+
+      await page.goto(`${server.base}/people`, { waitUntil: 'networkidle0' });
+      await click(page, byTest('invite'));
+      await fill(page, 'input[name="name"]', 'Piet Ebb');
+      await fill(page, 'input[name="login"]', 'piet');
+      await click(page, byTest('send-invite'));
+      await page.waitForSelector(byTest('one-time-link'));
+      const invited = await page.$eval(
+        `${byTest('one-time-link')} .select-all`,
+        (node) => node.textContent ?? '',
+      );
+      const other = await newPage(await browser.createBrowserContext());
+      await other.goto(invited, { waitUntil: 'networkidle0' });
+      await seeText(other, 'Welcome, Piet Ebb');
+      await fill(other, 'input[name="password"]', 'another password');
+      await fill(other, 'input[name="again"]', 'another password');
+      await click(other, byTest('take-link'));
+      await seeText(other, 'No jobs yet');
+
+      await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
+      await click(other, byTest('new-site'));
+      await fill(other, 'input[name="name"]', 'Lighthouse Canteen');
+      await click(other, byTest('save-site'));
+      await seeText(other, 'Lighthouse Canteen');
+      await click(other, byTest('add-unit'));
+      await fill(other, 'input[name="tag"]', 'LC-1');
+      await fill(other, 'input[name="name"]', 'Soup freezer');
+      await click(other, byTest('save-unit'));
+      await seeText(other, 'Soup freezer');
+      await other.goto(`${server.base}/controls`, { waitUntil: 'networkidle0' });
+      const input = await other.waitForSelector(byTest('controller-file'));
+      await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(
+        new URL('../demo/controllers/tarn-1.controller.json', import.meta.url).pathname,
+      );
+      await seeText(other, 'Off-cycle length');
+      // Archive and undo instead of asking twice.
+      await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
+      await other.waitForFunction(() => document.body.innerText.includes('Soup freezer'));
+      await (await other.$$('li button')).at(1)!.click();
+      await seeText(other, 'Soup freezer is in the archive.');
+    } finally {
+      await close();
+      await server.stop();
+    }
+  },
+};

@@ -1,0 +1,31 @@
+import { writeFileSync } from 'node:fs';
+import { badInput } from './badInput.e2e.ts';
+import { accessible, firstLead, keys } from './desk.e2e.ts';
+import { serverAway } from './serverAway.e2e.ts';
+import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
+import { wholeJob } from './wholeJob.e2e.ts';
+
+/** Every end-to-end test; `node … e2e/run.ts whole` runs those whose name holds the word. */
+const tests = [wholeJob, secondBrowser, serverAway, conflict, badInput, keys, accessible, firstLead];
+const wanted = process.argv[2] ?? '';
+let passed = 0;
+let failed = 0;
+
+for (const test of tests.filter((t) => t.name.includes(wanted))) {
+  const started = Date.now();
+  try {
+    await test.run();
+    passed += 1;
+    process.stdout.write(`ok    ${test.name} (${Math.round((Date.now() - started) / 100) / 10} s)\n`);
+  } catch (error) {
+    failed += 1;
+    process.stdout.write(`FAIL  ${test.name}\n${String((error as Error).stack)}\n`);
+  }
+}
+if (passed + failed === 0) {
+  process.stdout.write(`No test's name holds “${wanted}”.\n`);
+  failed = 1;
+}
+if (process.env['BRINE_RESULTS'])
+  writeFileSync(process.env['BRINE_RESULTS'], JSON.stringify({ passed, failed }));
+process.exitCode = failed > 0 ? 1 : 0;

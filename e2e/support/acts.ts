@@ -1,0 +1,86 @@
+import type { ElementHandle, Page } from 'puppeteer-core';
+
+/** The element a test names by `data-test`. */
+export const byTest = (name: string) => `[data-test="${name}"]`;
+
+/** Waits for text to stand on the page. */
+export async function seeText(page: Page, text: string, timeout = 20_000): Promise<void> {
+  try {
+    await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout }, text);
+  } catch {
+    const body = await page.evaluate(() => document.body.innerText);
+    throw new Error(`“${text}” does not stand on ${page.url()}; the page says:\n${body.slice(0, 2500)}`);
+  }
+}
+
+/** Clicks what is there and can be clicked; waits for it. */
+export async function click(page: Page, selector: string): Promise<void> {
+  const element = (await page.waitForSelector(selector, { visible: true })) as ElementHandle<Element>;
+  await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  await element.click();
+}
+
+/** Taps, on a page with touch. */
+export async function tap(page: Page, selector: string): Promise<void> {
+  const element = (await page.waitForSelector(selector, { visible: true })) as ElementHandle<Element>;
+  await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  await element.tap();
+}
+
+/** Replaces what stands in a field and leaves it. */
+export async function fill(page: Page, selector: string, text: string): Promise<void> {
+  const element = (await page.waitForSelector(selector, {
+    visible: true,
+  })) as ElementHandle<HTMLInputElement>;
+  await element.evaluate((node) => {
+    node.scrollIntoView({ block: 'center' });
+    node.select?.();
+  });
+  await element.focus();
+  await page.keyboard.down('Control');
+  await page.keyboard.press('KeyA');
+  await page.keyboard.up('Control');
+  await page.keyboard.press('Backspace');
+  await element.type(text);
+  await element.evaluate((node) => node.blur());
+}
+
+/** Chooses an option by its text. */
+export async function choose(page: Page, selector: string, text: string): Promise<void> {
+  await page.waitForFunction(
+    (at, wanted) =>
+      [...(document.querySelector<HTMLSelectElement>(at)?.options ?? [])].some((o) =>
+        o.text.includes(wanted),
+      ),
+    {},
+    selector,
+    text,
+  );
+  const value = await page.$eval(
+    selector,
+    (node, wanted) => [...(node as HTMLSelectElement).options].find((o) => o.text.includes(wanted))!.value,
+    text,
+  );
+  await page.select(selector, value);
+}
+
+/** Waits until nothing waits to be sent. */
+export async function allSaved(page: Page): Promise<void> {
+  await page.waitForFunction(
+    (at) => {
+      const state = document.querySelector(at)?.textContent ?? '';
+      return state.includes('All saved');
+    },
+    {},
+    byTest('save-state'),
+  );
+}
+
+/** Signs in through the form. */
+export async function signIn(page: Page, base: string, login: string, password: string): Promise<void> {
+  await page.goto(`${base}/sign-in`, { waitUntil: 'networkidle0' });
+  await fill(page, 'input[name="login"]', login);
+  await fill(page, 'input[name="password"]', password);
+  await click(page, byTest('sign-in'));
+  await page.waitForSelector(byTest('person-menu'));
+}

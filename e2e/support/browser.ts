@@ -1,0 +1,53 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
+
+const program = process.env['BRINE_CHROMIUM'];
+
+/** Starts Chromium as bin/test found it, with a profile of its own. Fails loudly where there is none. */
+export async function launch(
+  profile?: string,
+): Promise<{ readonly browser: Browser; close(): Promise<void> }> {
+  if (!program) throw new Error('BRINE_CHROMIUM is not set: run bin/test, which installs Chromium');
+  const folder = profile ?? mkdtempSync(join(tmpdir(), 'brine-chromium-'));
+  const browser = await puppeteer.launch({
+    executablePath: program,
+    headless: true,
+    pipe: true,
+    userDataDir: folder,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+    ],
+  });
+  return {
+    browser,
+    async close() {
+      await browser.close();
+      if (profile === undefined) rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A page of desk size or, by touch, of a phone. Errors of the page are kept for the test to look at. */
+export async function newPage(
+  from: Browser | BrowserContext,
+  size: 'desk' | 'phone' = 'desk',
+): Promise<Page> {
+  const page = await from.newPage();
+  await page.setViewport(
+    size === 'desk'
+      ? { width: 1280, height: 800 }
+      : { width: 390, height: 800, hasTouch: true, isMobile: true, deviceScaleFactor: 1 },
+  );
+  page.setDefaultTimeout(20_000);
+  page.on('pageerror', (error) => process.stderr.write(`page error: ${(error as Error).message}\n`));
+  return page;
+}

@@ -1,0 +1,133 @@
+// Checks everything: types, lint, unit and integration tests, end-to-end tests in Chromium. Ends with a line `N passed, N failed`.
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensurePackages } from './lib/npm.mjs';
+import { readOptions } from './lib/options.mjs';
+import { startCluster, throwAwayFolder } from './lib/postgres.mjs';
+import { root } from './lib/project.mjs';
+import { say } from './lib/say.mjs';
+
+const options = readOptions(
+  process.argv.slice(2),
+  {
+    unit: { flag: true, help: 'only Jest: core, server, command line, web, scripts' },
+    e2e: { flag: true, help: 'only the end-to-end tests' },
+    only: { default: '', help: 'only tests whose path (Jest) or name (end-to-end) holds this' },
+  },
+  'bin/test [options]   checks everything',
+);
+const all = !options.unit && !options.e2e;
+const results = mkdtempSync(join(tmpdir(), 'brine-results-'));
+let passed = 0;
+let failed = 0;
+
+ensurePackages();
+const chromium = all || options.e2e ? ensureChromium() : null;
+const clusterFolder = throwAwayFolder('test');
+const cluster = await startCluster(clusterFolder);
+process.on('SIGINT', () => finish(130));
+process.on('SIGTERM', () => finish(143));
+
+try {
+  if (all) {
+    step('types', 'npm', ['run', '--silent', 'typecheck']);
+    step('types of the tests', 'npx', ['--no-install', 'tsc', '-p', 'tsconfig.tests.json']);
+    step('lint and layout', 'npm', ['run', '--silent', 'lint']);
+  }
+  if (all || options.unit) jest();
+  if (all || options.e2e) endToEnd();
+} catch (error) {
+  say(String(error.stack ?? error));
+  failed += 1;
+}
+finish(failed > 0 ? 1 : 0);
+
+/** A check that passes or fails as one. */
+function step(name, command, args) {
+  say(`\n== ${name}`);
+  const ok = runIn(command, args, {}) === 0;
+  say(ok ? `ok    ${name}` : `FAIL  ${name}`);
+  if (ok) passed += 1;
+  else failed += 1;
+}
+
+function jest() {
+  say('\n== Jest');
+  const file = join(results, 'jest.json');
+  const args = [
+    'node_modules/jest/bin/jest.js',
+    '--json',
+    `--outputFile=${file}`,
+    '--silent=false',
+    ...(options.only ? [options.only] : []),
+  ];
+  const nodeOptions =
+    `${process.env.NODE_OPTIONS ?? ''} --experimental-vm-modules --disable-warning=ExperimentalWarning`.trim();
+  const status = runIn(process.execPath, args, {
+    BRINE_TEST_DATABASE_URL: cluster.url,
+    NODE_OPTIONS: nodeOptions,
+    BRINE_TEST_PG_BIN: cluster.postgres.bin,
+  });
+  count(file, status, (json) => ({
+    passed: json.numPassedTests,
+    failed: json.numFailedTests + json.numRuntimeErrorTestSuites + json.numPendingTests,
+  }));
+}
+
+function endToEnd() {
+  say('\n== end to end');
+  ensureBuilt();
+  const file = join(results, 'e2e.json');
+  const env = {
+    ...chromiumEnv(),
+    BRINE_TEST_DATABASE_URL: cluster.url,
+    BRINE_CHROMIUM: chromium.program,
+    BRINE_RESULTS: file,
+  };
+  const status = runIn(
+    process.execPath,
+    ['--import', 'tsx', '--conditions=brine-src', 'e2e/run.ts', ...(options.only ? [options.only] : [])],
+    env,
+  );
+  count(file, status, (json) => json);
+}
+
+/** Only what Chromium needs beyond our own environment. */
+function chromiumEnv() {
+  return Object.fromEntries(
+    Object.entries(chromium.env).filter(([name, value]) => process.env[name] !== value),
+  );
+}
+
+/** A runner that left no count, or ended badly without a failure counted, is a failure itself: nothing is skipped silently. */
+function count(file, status, read) {
+  if (!existsSync(file)) {
+    failed += 1;
+    return;
+  }
+  const found = read(JSON.parse(readFileSync(file, 'utf8')));
+  passed += found.passed;
+  failed += found.failed;
+  if (status !== 0 && found.failed === 0) failed += 1;
+}
+
+function runIn(command, args, env) {
+  const result = spawnSync(command, args, {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'inherit', 'inherit'],
+  });
+  return result.status ?? 1;
+}
+
+function finish(code) {
+  cluster.stop();
+  rmSync(clusterFolder, { recursive: true, force: true });
+  rmSync(results, { recursive: true, force: true });
+  process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+  process.exit(code);
+}
