@@ -51,7 +51,7 @@ export const wholeJob: EndToEndTest = {
       );
       // A collision turns red where it collides, and says so; back again all is well.
       await fill(page, '[data-setting="alarms.highOffset"] input', '3');
-      await page.waitForSelector('[data-code="highAlarmInsideBand"]',{timeout:8000}).catch(async e=>{await page.screenshot({path:'/tmp/dbg.png'});throw e});
+      await page.waitForSelector('[data-code="highAlarmInsideBand"]');
       await page.waitForFunction(() =>
         document
           .querySelector('[data-mark="high"]')
@@ -122,6 +122,7 @@ export const wholeJob: EndToEndTest = {
       expectSame(wide <= 390, true, 'nothing is wider than the phone');
 
       // Hand over at the desk, after a reload.
+      await page.bringToFront();
       await page.goto(`${server.base}/jobs/${id}/handover`, { waitUntil: 'networkidle0' });
       await seeText(page, 'Every code is settled');
       await fill(page, '#to', 'Market office');

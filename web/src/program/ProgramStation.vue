@@ -94,7 +94,13 @@ useJumpTargets(() =>
           <span class="flex-1"></span>
           <SegmentedControl label="View" :options="views" :model-value="view" @update:model-value="go" />
         </div>
-        <PlanView v-if="view === 'plan'" tabindex="0" role="region" aria-label="Planned values" class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto" />
+        <PlanView
+          v-if="view === 'plan'"
+          tabindex="0"
+          role="region"
+          aria-label="Planned values"
+          class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+        />
         <p v-else-if="!family" class="mt-5">
           {{ job.newPin.value ? 'Loading the definition of the new control …' : ''
           }}<template v-if="!job.newPin.value"
@@ -104,7 +110,13 @@ useJumpTargets(() =>
           >
         </p>
         <CabinetView v-else-if="view === 'cabinet'" class="mt-3 flex-1 lg:min-h-0" />
-        <CompareView v-else tabindex="0" role="region" aria-label="Found and set" class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto" />
+        <CompareView
+          v-else
+          tabindex="0"
+          role="region"
+          aria-label="Found and set"
+          class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+        />
       </section>
       <ProgramAside class="lg:min-h-0 lg:overflow-auto" :class="{ 'max-md:hidden': view === 'cabinet' }" />
     </div>

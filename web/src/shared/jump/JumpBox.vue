@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue';
 import { Search } from '@lucide/vue';
 import { useKeys } from '../keys/keyRegistry.ts';
@@ -13,12 +13,19 @@ const found = computed(() => findTargets(jumpTargets.value, text.value));
 function show() {
   text.value = '';
   chosen.value = 0;
+  eager.value = false;
   open.value = true;
 }
 function move(by: number) {
   chosen.value = Math.min(Math.max(chosen.value + by, 0), Math.max(found.value.length - 1, 0));
 }
+/** Enter came before the page had loaded what is looked for: it is taken as soon as it is there. */
+const eager = ref(false);
+watch(found, (targets) => {
+  if (open.value && eager.value) void take(targets[0]);
+});
 async function take(target: JumpTarget | undefined) {
+  eager.value = target === undefined;
   if (!target) return;
   open.value = false;
   await nextTick();
@@ -47,7 +54,7 @@ useKeys([{ key: '/', label: '/', does: 'jump to a code, a meaning, a unit or a p
           placeholder="A code, a meaning, a unit, a page"
           aria-label="What do you look for?"
           data-test="jump-input"
-          @input="chosen = 0"
+          @input="((chosen = 0), (eager = false))"
           @keydown.down.prevent="move(1)"
           @keydown.up.prevent="move(-1)"
           @keydown.enter.prevent="take(found[chosen])"
