@@ -11,7 +11,7 @@ const project = (name, extra = {}) => ({
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '\\.ts$': ['@swc/jest', typescript] },
-  testEnvironmentOptions: { exportConditions: ['brine-src', 'node', 'node-addons', 'import'] },
+  testEnvironmentOptions: { customExportConditions: ['brine-src', 'node', 'node-addons'] },
   ...extra,
 });
 
@@ -28,7 +28,7 @@ export default {
         '\\.ts$': ['@swc/jest', typescript],
         '\\.vue$': '<rootDir>/web/vueTransform.mjs',
       },
-      testEnvironmentOptions: { exportConditions: ['brine-src', 'browser', 'import'] },
+      testEnvironmentOptions: { customExportConditions: ['brine-src', 'browser'] },
     }),
   ],
 };

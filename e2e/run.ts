@@ -1,12 +1,24 @@
 import { writeFileSync } from 'node:fs';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
+import { startOptions, startStopBackupRestore } from './programs.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';
 import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
 import { wholeJob } from './wholeJob.e2e.ts';
 
 /** Every end-to-end test; `node … e2e/run.ts whole` runs those whose name holds the word. */
-const tests = [wholeJob, secondBrowser, serverAway, conflict, badInput, keys, accessible, firstLead];
+const tests = [
+  wholeJob,
+  secondBrowser,
+  serverAway,
+  conflict,
+  badInput,
+  keys,
+  accessible,
+  firstLead,
+  startStopBackupRestore,
+  startOptions,
+];
 const wanted = process.argv[2] ?? '';
 let passed = 0;
 let failed = 0;

@@ -5,7 +5,7 @@ import { readOptions } from './lib/options.mjs';
 import { homeFolder } from './lib/project.mjs';
 import { run } from './lib/run.mjs';
 import { databaseFor } from './lib/running.mjs';
-import { fail } from './lib/say.mjs';
+import { fail, orFail } from './lib/say.mjs';
 
 const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
 const options = readOptions(
@@ -24,7 +24,7 @@ const options = readOptions(
 const target = resolve(options.to);
 const half = `${target}.part`;
 mkdirSync(dirname(target), { recursive: true });
-const database = await databaseFor(options);
+const database = await orFail(() => databaseFor(options));
 try {
   run(
     join(database.postgres.bin, 'pg_dump'),

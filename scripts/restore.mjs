@@ -5,8 +5,8 @@ import { readOptions } from './lib/options.mjs';
 import { psql } from './lib/postgres.mjs';
 import { homeFolder } from './lib/project.mjs';
 import { run } from './lib/run.mjs';
-import { databaseFor, runningAddress } from './lib/running.mjs';
-import { fail, say } from './lib/say.mjs';
+import { databaseFor } from './lib/running.mjs';
+import { fail, orFail, say } from './lib/say.mjs';
 
 const options = readOptions(
   process.argv.slice(2),
@@ -24,10 +24,8 @@ const options = readOptions(
 if (!options.from) fail('--from: expected a backup file.');
 const file = resolve(options.from);
 if (!existsSync(file)) fail(`--from: no such file: ${file}`);
-if (!options['database-url'] && runningAddress(resolve(options.data)))
-  fail('Brine Dial is running on this data. Stop it (Ctrl-C), then restore.');
-
-const database = await databaseFor(options);
+const database = await orFail(() => databaseFor(options));
+if (database.inUse) fail('Brine Dial is running on this data. Stop it (Ctrl-C), then restore.');
 try {
   readable(file);
   keepWhatIsThere();

@@ -7,7 +7,7 @@ import { readOptions } from './lib/options.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { homeFolder, root } from './lib/project.mjs';
 import { start } from './lib/run.mjs';
-import { fail, say } from './lib/say.mjs';
+import { fail, orFail, say } from './lib/say.mjs';
 
 const options = readOptions(
   process.argv.slice(2),
@@ -47,8 +47,8 @@ if (options.lan && !(options.cert && options.key))
 for (const name of ['cert', 'key'])
   if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
 
-ensurePackages();
-const cluster = options['database-url'] ? null : await startCluster(resolve(options.data));
+await orFail(ensurePackages);
+const cluster = options['database-url'] ? null : await orFail(() => startCluster(resolve(options.data)));
 let child;
 let stopping = false;
 

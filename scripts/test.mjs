@@ -9,7 +9,7 @@ import { ensurePackages } from './lib/npm.mjs';
 import { readOptions } from './lib/options.mjs';
 import { startCluster, throwAwayFolder } from './lib/postgres.mjs';
 import { root } from './lib/project.mjs';
-import { say } from './lib/say.mjs';
+import { orFail, say } from './lib/say.mjs';
 
 const options = readOptions(
   process.argv.slice(2),
@@ -25,10 +25,10 @@ const results = mkdtempSync(join(tmpdir(), 'brine-results-'));
 let passed = 0;
 let failed = 0;
 
-ensurePackages();
-const chromium = all || options.e2e ? ensureChromium() : null;
+await orFail(ensurePackages);
+const chromium = all || options.e2e ? await orFail(ensureChromium) : null;
 const clusterFolder = throwAwayFolder('test');
-const cluster = await startCluster(clusterFolder);
+const cluster = await orFail(() => startCluster(clusterFolder));
 process.on('SIGINT', () => finish(130));
 process.on('SIGTERM', () => finish(143));
 

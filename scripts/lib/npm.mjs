@@ -14,6 +14,12 @@ export function ensurePackages() {
     .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Installing the npm packages (about a minute the first time) …');
-  run('npm', ['ci', '--no-audit', '--no-fund'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+  try {
+    run('npm', ['ci', '--no-audit', '--no-fund'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+  } catch (error) {
+    throw new Error(
+      `${error.message}. The npm packages could not be installed; npm's own words stand above. Check the connection to the registry, then run this again.`,
+    );
+  }
   writeFileSync(stamp, wanted);
 }

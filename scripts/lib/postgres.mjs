@@ -38,7 +38,8 @@ function programFolder(base) {
  */
 export async function startCluster(wanted, { database = 'brine' } = {}) {
   const postgres = ensurePostgres();
-  const home = reachable(wanted);
+  const home = homeOf(wanted);
+  if (home !== wanted) say(`The user postgres cannot reach ${wanted}; the cluster is kept in ${home}.`);
   mkdirSync(home, { recursive: true });
   const data = join(home, 'data');
   const passwordFile = join(home, 'password');
@@ -138,30 +139,42 @@ function giveToOwner(path) {
   chownSync(path, uid, gid);
 }
 
-/** As root the folder must be reachable by the user postgres: where a parent is closed, the cluster moves below /var/lib. */
-function reachable(home) {
-  if (!isRoot) return home;
-  mkdirSync(home, { recursive: true });
-  chmodSync(home, 0o755);
-  const allowed =
-    read('setpriv', ['--reuid=postgres', '--regid=postgres', '--init-groups', '--', 'test', '-x', home]) !==
-    null;
-  if (allowed) return home;
-  const elsewhere = join('/var/lib/brine-dial', home.replace(/[^\w]+/g, '-'));
-  say(`The user postgres cannot reach ${home}; the cluster is kept in ${elsewhere}.`);
-  return elsewhere;
+/**
+ * The folder a cluster wanted in `wanted` really stands in: as root it must be reachable by the user postgres; where a parent is
+ * closed, the cluster stands below /var/lib.
+ */
+export function homeOf(wanted) {
+  if (!isRoot) return wanted;
+  mkdirSync(wanted, { recursive: true });
+  chmodSync(wanted, 0o755);
+  const allowed = read('setpriv', [
+    '--reuid=postgres',
+    '--regid=postgres',
+    '--init-groups',
+    '--',
+    'test',
+    '-x',
+    wanted,
+  ]);
+  return allowed === null ? join('/var/lib/brine-dial', wanted.replace(/[^\w]+/g, '-')) : wanted;
+}
+
+/** The process and port of the server that runs on a data folder, read from its own file; null where none runs. */
+export function postmasterOf(data) {
+  const pidFile = join(data, 'postmaster.pid');
+  if (!existsSync(pidFile)) return null;
+  const [pid, , , port] = readFileSync(pidFile, 'utf8').split('\n').map(Number);
+  // After a crash the file stays and another process may have the number; a dead one nobody waited for has no command line.
+  const command = existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
+  return command.includes('postgres') && command.includes(data) ? { pid, port } : null;
 }
 
 /** A running server on the same folder belongs to another bin/start. */
 function refuseTwice(data) {
-  const pidFile = join(data, 'postmaster.pid');
-  if (!existsSync(pidFile)) return;
-  const pid = Number(readFileSync(pidFile, 'utf8').split('\n')[0]);
-  if (!existsSync(`/proc/${pid}`)) return;
-  const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
-  if (command.includes('postgres') && command.includes(data))
+  const running = postmasterOf(data);
+  if (running)
     fail(
-      `Brine Dial is already running on ${data} (PostgreSQL, process ${pid}). Stop it first, or choose another folder with --data.`,
+      `Brine Dial is already running on ${data} (PostgreSQL, process ${running.pid}). Stop it first, or choose another folder with --data.`,
     );
 }
 

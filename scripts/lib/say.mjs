@@ -10,3 +10,12 @@ export function fail(text) {
   process.stderr.write(`\n${text}\n`);
   process.exit(1);
 }
+
+/** Does a step; where it fails, ends the script with its sentence instead of a stack. */
+export async function orFail(step) {
+  try {
+    return await step();
+  } catch (error) {
+    fail(String(error?.message ?? error));
+  }
+}

@@ -1,4 +1,12 @@
-import { baseValue, isQuantity, printQuantity, sameQuantity } from '../../quantities/index.ts';
+import {
+  baseValue,
+  convert,
+  isQuantity,
+  printNumber,
+  printQuantity,
+  sameQuantity,
+  type Unit,
+} from '../../quantities/index.ts';
 import {
   dictionary,
   isQuiet,
@@ -138,7 +146,9 @@ function writeNumber(
       : []),
     ...recomputedNotes(meaning, [lead.id]),
     ...(code.rounded && !code.clamped
-      ? [`${wish(meaning, lead.id)} rounded to steps of ${scale.resolution}`]
+      ? [
+          `${wish(meaning, lead.id)}${inUnit(meaning.values[lead.id]!, scale.unit)} rounded to steps of ${printNumber(scale.resolution, 4)}`,
+        ]
       : []),
   ];
   const disagreeing = parts.slice(1).filter((part) => {
@@ -265,6 +275,13 @@ function gap(means: unknown, value: SettingValue): number {
   return isQuantity(means) && isQuantity(value) && !sameQuantity(means, value)
     ? Math.abs(baseValue(means) - baseValue(value))
     : 0;
+}
+
+/** “ = 1.11 K” where a quantity is shown in another unit than it was said in. */
+function inUnit(value: SettingValue, unit: Unit | null): string {
+  return unit !== null && isQuantity(value) && value.unit !== unit
+    ? ` = ${printQuantity(convert(value, unit))}`
+    : '';
 }
 
 function fixedRows(target: ControllerDefinition): readonly TranslatedRow[] {
