@@ -8,6 +8,7 @@ afterAll(() => scratch.remove());
 const examples = join(root, 'docs/formats/examples');
 
 /** Runs a command that must succeed, and returns its JSON. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the tests look into JSON of every command
 function json(...argv: string[]): any {
   const outcome = run(argv);
   expect(outcome).toMatchObject({ stderr: '', exitCode: 0 });

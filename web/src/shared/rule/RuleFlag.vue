@@ -62,6 +62,10 @@ function up() {
   else emit('cancel');
   start = null;
 }
+function stop() {
+  start = null;
+  emit('cancel');
+}
 async function key(event: KeyboardEvent) {
   if (!props.editable || typing.value !== null) return;
   const steps: Record<string, number> = {
@@ -107,7 +111,7 @@ function take() {
     @pointerdown="down"
     @pointermove="drag"
     @pointerup="up"
-    @pointercancel="emit('cancel')"
+    @pointercancel="stop"
     @keydown="key"
     @dblclick="editable && type('')"
   >

@@ -19,7 +19,7 @@ const GAP = 6;
 
 /**
  * Places flags so that no two labels overlap and none leaves the rule: each flies to its own side, turned where the edge is too near,
- * in the lowest free row. A staff may pass behind labels of higher rows only.
+ * in the lowest free row where it does not cover the staff of a flag further left that flies higher.
  */
 export function layoutFlags(flags: readonly FlagSize[], ruleWidth: number): readonly PlacedFlag[] {
   const placed: PlacedFlag[] = [];
