@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from 'puppeteer-core';
-import { allSaved, byTest, choose, click, fill, signIn } from './support/acts.ts';
+import { allSaved, byTest, choose, click, fill, seeText, signIn } from './support/acts.ts';
 import { launch, newPage } from './support/browser.ts';
 import { pdfPicture } from './support/pdfPicture.ts';
 import { startServer } from './support/server.ts';
@@ -103,8 +103,8 @@ async function conflictAndWaiting(lena: Page): Promise<void> {
   await tess.setOfflineMode(true);
   await fill(tess, '[data-found="Cp"] input', '300');
   await fill(tess, '[data-found="dP"] input', '25');
-  await tess.waitForSelector(byTest('save-state'));
   await click(tess, byTest('save-state'));
+  await seeText(tess, 'Found dP: 25');
   await shoot(tess, 'waiting');
   await lena.bringToFront();
   await fill(lena, '[data-found="Cp"] input', '360');
@@ -112,6 +112,6 @@ async function conflictAndWaiting(lena: Page): Promise<void> {
   await tess.setOfflineMode(false);
   await tess.evaluate(() => dispatchEvent(new Event('online')));
   await lena.waitForSelector(byTest('conflicts'));
-  await lena.evaluate(() => scrollTo(0, 0));
+  await lena.$eval('main', (main) => main.scrollTo(0, 0));
   await shoot(lena, 'conflict');
 }

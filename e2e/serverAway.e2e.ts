@@ -28,6 +28,9 @@ export const serverAway: EndToEndTest = {
       await seeText(page, 'The server does not answer. Go on working');
       await seeText(page, '1 waiting');
       expectSame(await foundValue(page, 'Cp'), '330', 'the typed value stays on the page');
+      // Pages not opened yet open all the same.
+      await click(page, byTest('save-state'));
+      await seeText(page, 'Found Cp: 330');
       await page.close();
       await chromium.close();
 

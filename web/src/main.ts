@@ -10,9 +10,11 @@ import './styles.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
-import { createAppRouter } from './router.ts';
+import { createAppRouter, loadPages } from './router.ts';
 
 const app = createApp(App);
 app.use(createPinia());
 app.use(createAppRouter());
 app.mount('#app');
+// After the first page has what it needs.
+addEventListener('load', () => setTimeout(() => void loadPages(), 1000));

@@ -10,7 +10,29 @@ declare module 'vue-router' {
   }
 }
 
-/** Pages by task; each is loaded when first opened. */
+/** Every page, loaded when first opened; or ahead of time by {@link loadPages}. */
+const pages = {
+  signInPage: () => import('./signin/SignInPage.vue'),
+  linkPage: () => import('./signin/LinkPage.vue'),
+  jobsPage: () => import('./jobs/JobsPage.vue'),
+  jobPage: () => import('./jobs/JobPage.vue'),
+  surveyStation: () => import('./survey/SurveyStation.vue'),
+  programStation: () => import('./program/ProgramStation.vue'),
+  handoverStation: () => import('./handover/HandoverStation.vue'),
+  unitsPage: () => import('./units/UnitsPage.vue'),
+  controlsPage: () => import('./controls/ControlsPage.vue'),
+  peoplePage: () => import('./people/PeoplePage.vue'),
+  waitingPage: () => import('./outbox/WaitingPage.vue'),
+  notFoundPage: () => import('./shared/layout/NotFoundPage.vue'),
+};
+
+/** Loads the pages not opened yet, so that a station can be opened while the server is away. */
+export async function loadPages(): Promise<void> {
+  // A page that cannot be loaded now is asked for again when it is opened.
+  await Promise.allSettled(Object.values(pages).map((load) => load()));
+}
+
+/** Pages by task. */
 export function createAppRouter(): Router {
   const router = createRouter({
     history: createWebHistory(),
@@ -18,56 +40,56 @@ export function createAppRouter(): Router {
       { path: '/', redirect: '/jobs' },
       {
         path: '/sign-in',
-        component: () => import('./signin/SignInPage.vue'),
+        component: pages.signInPage,
         meta: { open: true, title: 'Sign in' },
       },
       {
         path: '/link/:token',
-        component: () => import('./signin/LinkPage.vue'),
+        component: pages.linkPage,
         props: true,
         meta: { open: true, title: 'Welcome' },
       },
-      { path: '/jobs', component: () => import('./jobs/JobsPage.vue'), meta: { title: 'Jobs' } },
+      { path: '/jobs', component: pages.jobsPage, meta: { title: 'Jobs' } },
       {
         path: '/jobs/:id',
-        component: () => import('./jobs/JobPage.vue'),
+        component: pages.jobPage,
         props: true,
         children: [
           { path: '', redirect: (to) => `/jobs/${String(to.params['id'])}/survey` },
           {
             path: 'survey',
-            component: () => import('./survey/SurveyStation.vue'),
+            component: pages.surveyStation,
             meta: { title: 'Survey' },
           },
           {
             path: 'program/:view(plan|cabinet|compare)?',
-            component: () => import('./program/ProgramStation.vue'),
+            component: pages.programStation,
             props: true,
             meta: { title: 'Program' },
           },
           {
             path: 'handover',
-            component: () => import('./handover/HandoverStation.vue'),
+            component: pages.handoverStation,
             meta: { title: 'Hand over' },
           },
         ],
       },
-      { path: '/units', component: () => import('./units/UnitsPage.vue'), meta: { title: 'Units' } },
+      { path: '/units', component: pages.unitsPage, meta: { title: 'Units' } },
       {
         path: '/controls/:hash?',
-        component: () => import('./controls/ControlsPage.vue'),
+        component: pages.controlsPage,
         props: true,
         meta: { title: 'Controls' },
       },
       {
         path: '/people',
-        component: () => import('./people/PeoplePage.vue'),
+        component: pages.peoplePage,
         meta: { leadOnly: true, title: 'Company' },
       },
-      { path: '/waiting', component: () => import('./outbox/WaitingPage.vue'), meta: { title: 'Waiting' } },
+      { path: '/waiting', component: pages.waitingPage, meta: { title: 'Waiting' } },
       {
         path: '/:rest(.*)*',
-        component: () => import('./shared/layout/NotFoundPage.vue'),
+        component: pages.notFoundPage,
         meta: { open: true, title: 'Not found' },
       },
     ],

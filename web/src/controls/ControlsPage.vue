@@ -69,7 +69,7 @@ async function importFile(event: Event) {
             class="block border-b border-hairline px-2 py-2"
             :class="{ 'bg-band': c.hash === chosen }"
             ><span class="font-medium">{{ c.family }}</span>
-            <span class="hint"
+            <span class="hint ml-2"
               >{{ c.version }}, {{ c.parameters }} codes<template v-if="!c.newest">, older</template></span
             ><span class="hint block">{{ c.summary }}</span></RouterLink
           >

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { standing, type EntryBody } from '@brine/core/jobs';
+import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useOutbox } from '../shared/outbox/outboxStore.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -45,7 +46,7 @@ const versions = computed(() =>
             rows: entry.body.rows.length,
             family: entry.body.definition?.family ?? '',
             by: job.nameOf(entry.author),
-            at: entry.deviceTime.slice(0, 16).replace('T', ' '),
+            at: localDateTime(entry.deviceTime),
           },
         ]
       : [],

@@ -45,7 +45,7 @@ const sheet = computed(() => {
           <th>Meaning</th>
           <th>Set to</th>
           <th>Found</th>
-          <th>Remark</th>
+          <th class="w-36">Remark</th>
         </tr>
       </thead>
       <tbody v-for="group in sheet.groups" :key="group.title">

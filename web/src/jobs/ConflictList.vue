@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Conflict, Head } from '@brine/core/jobs';
+import { localTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { describeBody, describeRegister } from './describeEntry.ts';
@@ -15,7 +16,7 @@ const conflicts = computed(() =>
       head,
       value: describeBody(head.entry.body),
       by: job.nameOf(head.entry.author),
-      at: head.entry.deviceTime.slice(11, 16),
+      at: localTime(head.entry.deviceTime),
     })),
     conflict,
   })),
@@ -27,7 +28,7 @@ const settle = (_conflict: Conflict, head: Head) => job.write(head.entry.body);
 <template>
   <section
     v-if="conflicts.length > 0"
-    class="shrink-0 border-b border-alarm bg-alarm-wash px-5 py-3"
+    class="sticky top-0 z-20 max-h-[40vh] shrink-0 overflow-auto border-b border-alarm bg-alarm-wash px-5 py-3"
     data-test="conflicts"
     aria-label="Conflicts"
   >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
+import { localDate } from '../shared/display/localTime.ts';
 import type { Job } from '../shared/api/types.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useSearchList } from '../shared/ui/useSearchList.ts';
@@ -20,7 +21,6 @@ const { search, archived, items, problem, loading, reload } = useSearchList<Job>
 );
 const { setArchived, undo, problem: archiveProblem } = useArchive('/jobs', reload);
 const opening = ref(false);
-const dateOf = (iso: string) => iso.slice(0, 10);
 
 useJumpTargets(() =>
   items.value.map((job) => ({
@@ -62,7 +62,7 @@ useJumpTargets(() =>
         >
         <span>{{ job.title }}</span>
         <span class="text-[13.5px] text-soft"
-          >{{ dateOf(job.createdAt)
+          >{{ localDate(job.createdAt)
           }}<span class="sm:block"><span class="sm:hidden"> · </span>{{ job.createdBy }}</span></span
         >
         <span v-if="session.mayWrite"

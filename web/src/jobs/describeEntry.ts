@@ -45,6 +45,35 @@ export function describeBody(body: EntryBody): string {
   }
 }
 
+/** An entry without its job at hand: what it is about and what it says, “Found Cp: 300”. */
+export function describeEntry(body: EntryBody): string {
+  const about = subject(body);
+  return `${about}${about.endsWith('?') ? '' : ':'} ${describeBody(body)}`;
+}
+
+function subject(body: EntryBody): string {
+  switch (body.kind) {
+    case 'control':
+      return body.role === 'old' ? 'The old control' : 'The new control';
+    case 'found':
+      return `Found ${body.code}`;
+    case 'answer':
+      return findQuestion(body.question)?.label ?? body.question;
+    case 'planned':
+      return `Planned ${isSettingId(body.setting) ? settingOf(body.setting).label : body.setting}`;
+    case 'plannedCode':
+      return `Planned ${body.code}`;
+    case 'keyed':
+      return `At the cabinet, ${body.code}`;
+    case 'note':
+      return 'Note';
+    case 'sheet':
+      return 'Kept';
+    case 'handedOver':
+      return 'Handed over';
+  }
+}
+
 /** What a register holds, in words: “Found: hY, Width below it”. */
 export function describeRegister(register: string, job: OpenJob): string {
   const at = register.indexOf(':');

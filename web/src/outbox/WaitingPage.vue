@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { describeBody } from '../jobs/describeEntry.ts';
+import { describeEntry } from '../jobs/describeEntry.ts';
+import { localDateTime } from '../shared/display/localTime.ts';
 import { useOutbox } from '../shared/outbox/outboxStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 
@@ -10,9 +11,9 @@ const rows = computed(() =>
   outbox.entries.map((w) => ({
     id: w.entry.id,
     job: w.entry.job,
-    what: `${w.entry.body.kind}: ${describeBody(w.entry.body)}`,
+    what: describeEntry(w.entry.body),
     by: w.authorName,
-    at: w.entry.deviceTime.slice(0, 19).replace('T', ' '),
+    at: localDateTime(w.entry.deviceTime),
     refused: w.state === 'refused',
     problem: w.problem,
   })),

@@ -2,7 +2,6 @@
 import { computed, nextTick, ref, watch } from 'vue';
 import { groupTitle, printShown } from '@brine/core/handover';
 import type { ProgramRow } from '@brine/core/jobs';
-import { panelWords } from '@brine/core/panel';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -25,9 +24,6 @@ const groups = computed(() => {
   return list.map((group, i) => ({ ...group, key: `${group.title}-${i}` }));
 });
 const current = computed(() => props.cabinet.current.value);
-const timeOut = computed(() =>
-  job.replacement.value ? (panelWords(job.replacement.value)?.timeOut ?? '') : '',
-);
 watch(current, show, { immediate: true });
 async function show(row: ProgramRow | null) {
   await nextTick();
@@ -86,7 +82,6 @@ async function show(row: ProgramRow | null) {
       >
       <AppButton data-test="shows-else" @click="asking = 'showsElse'">Shows something else</AppButton>
       <AppButton kind="quiet" data-test="skip" @click="asking = 'skip'">Skip, say why</AppButton>
-      <span class="hint ml-auto">{{ timeOut }}</span>
     </div>
     <SayDialog
       v-if="asking && current"

@@ -69,7 +69,7 @@ const sayWhy = () =>
     <td>
       <select
         v-if="choices"
-        class="w-full max-w-[14.5rem]"
+        class="w-full max-w-[17rem]"
         :value="String(chosen.value)"
         :disabled="!session.mayWrite"
         :aria-label="setting.label"

@@ -30,8 +30,8 @@ const groups = computed(() => {
     <table class="table-plain" data-test="plan">
       <thead class="max-sm:hidden">
         <tr>
-          <th class="w-[13rem]">Setting</th>
-          <th class="w-[15rem]">Planned</th>
+          <th class="w-[12rem]">Setting</th>
+          <th class="w-[17.5rem]">Planned</th>
           <th>Why, and what is usual</th>
         </tr>
       </thead>

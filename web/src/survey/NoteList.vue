@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -12,7 +13,7 @@ const notes = computed(() =>
     id: entry.id,
     text: entry.body.kind === 'note' ? entry.body.text : '',
     by: job.nameOf(entry.author),
-    at: entry.deviceTime.slice(0, 16).replace('T', ' '),
+    at: localDateTime(entry.deviceTime),
   })),
 );
 async function add() {

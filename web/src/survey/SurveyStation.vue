@@ -28,7 +28,7 @@ useJumpTargets(() =>
 <template>
   <div class="grid flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
     <section class="px-4 py-5 sm:px-5" aria-label="The unit">
-      <h2>What is it?</h2>
+      <h2>The unit</h2>
       <p class="hint mt-1">Four answers marked with a dot are needed for a plan. The rest makes it better.</p>
       <div class="mt-3 border-t border-ink">
         <QuestionField v-for="question in unitQuestions" :key="question.id" :question="question" />
