@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { standing, type EntryBody } from '@brine/core/jobs';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useOutbox } from '../shared/outbox/outboxStore.ts';
+import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
@@ -16,15 +17,10 @@ const job = useJob();
 const session = useSession();
 const outbox = useOutbox();
 const handed = computed(() => standing(job.state.value, 'handedOver', 'handedOver'));
-const to = ref('');
-const watchFor = ref('');
-watch(
-  handed,
-  (value) => {
-    to.value = value?.to ?? '';
-    watchFor.value = value?.watch ?? '';
-  },
-  { immediate: true },
+const { text: to, settle: settleTo } = useDraft(() => handed.value?.to ?? '', `handover-to:${job.id}`);
+const { text: watchFor, settle: settleWatch } = useDraft(
+  () => handed.value?.watch ?? '',
+  `handover-watch:${job.id}`,
 );
 const open = computed(() => job.program.value.rows.filter((row) => row.state === 'open').length);
 const waiting = computed(() => outbox.waiting.filter((w) => w.entry.job === job.id).length);
@@ -59,6 +55,8 @@ async function handOver() {
     watch: watchFor.value.trim().slice(0, 2000),
   };
   await job.write(body, ...frozenSheets(job));
+  settleTo();
+  settleWatch();
 }
 </script>
 

@@ -1,18 +1,14 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { schools, type SchoolId } from '@brine/core/advice';
 import { call, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
+import { useDraft } from '../shared/ui/useDraft.ts';
 import FormProblem from '../shared/ui/FormProblem.vue';
 
 const session = useSession();
 const problem = ref<string | null>(null);
-const name = ref('');
-watch(
-  () => session.company?.name,
-  (value) => (name.value = value ?? ''),
-  { immediate: true },
-);
+const { text: name, settle, reset } = useDraft(() => session.company?.name ?? '');
 const ids = Object.keys(schools) as SchoolId[];
 const rows = computed(() =>
   ids.map((id) => ({
@@ -42,10 +38,12 @@ const choose = (id: SchoolId, event: Event) => {
   void change({ schools: value === '' ? others : { ...others, [id]: value } });
 };
 const unit = (event: Event) => change({ displayUnit: (event.target as HTMLSelectElement).value });
-const rename = () =>
-  name.value.trim() !== '' &&
-  name.value.trim() !== session.company?.name &&
-  change({ name: name.value.trim() });
+function rename() {
+  const typed = name.value.trim();
+  if (typed === '' || typed === session.company?.name) return reset();
+  settle();
+  return change({ name: typed });
+}
 const costs = (row: (typeof rows.value)[number]) =>
   row.sides.find((s) => s.side === (row.side || row.usual))?.costs ?? '';
 </script>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, toRef } from 'vue';
+import { computed, toRef } from 'vue';
 import { schools } from '@brine/core/advice';
 import type { ChosenValue } from '@brine/core/jobs';
 import { printFor } from '@brine/core/quantities';
 import { settingOf, type SettingValue } from '@brine/core/settings';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
+import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useSettingInput } from './useSettingInput.ts';
 
@@ -52,9 +53,11 @@ const range = computed(() => {
 const school = computed(() =>
   props.chosen.advice?.school ? schools[props.chosen.advice.school.id].question : null,
 );
-const why = ref(props.chosen.why ?? '');
-const sayWhy = () =>
-  why.value.trim() !== (props.chosen.why ?? '') && write(props.chosen.value, why.value.trim());
+const { text: why, settle: settleWhy } = useDraft(() => props.chosen.why ?? '');
+function sayWhy() {
+  settleWhy();
+  if (why.value.trim() !== (props.chosen.why ?? '')) write(props.chosen.value, why.value.trim());
+}
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import { computed, ref, watch, type Ref } from 'vue';
+import { computed, ref, type Ref } from 'vue';
 import {
   dimensionOf,
   isQuantity,
@@ -11,6 +11,7 @@ import {
   type Quantity,
   type TemperatureUnit,
 } from '@brine/core/quantities';
+import { useDraft } from '../shared/ui/useDraft.ts';
 import { settingOf, validateValue, type SettingId, type SettingValue } from '@brine/core/settings';
 
 /** A field for a setting's amount in the reader's unit: a bare number is taken in the unit shown beside it, a unit may be typed. */
@@ -20,19 +21,15 @@ export function useSettingInput(
   unit: Ref<TemperatureUnit>,
   take: (value: SettingValue) => void,
 ) {
-  const text = ref('');
   const problem = ref<string | null>(null);
   const shown = computed(() => (isQuantity(value.value) ? shownUnit(value.value.unit, unit.value) : null));
   const symbol = computed(() => (shown.value === null ? '' : unitSymbol(shown.value)));
 
-  function reset(): void {
-    text.value =
-      isQuantity(value.value) && shown.value
-        ? printNumber(valueIn(value.value, shown.value), 2)
-        : String(value.value);
-    problem.value = null;
-  }
-  watch([value, unit], reset, { immediate: true });
+  const { text, settle, reset } = useDraft(() =>
+    isQuantity(value.value) && shown.value
+      ? printNumber(valueIn(value.value, shown.value), 2)
+      : String(value.value),
+  );
 
   function commit(): void {
     const read = readAmount(text.value);
@@ -42,7 +39,12 @@ export function useSettingInput(
     }
     const wrong = validateValue(id, read);
     problem.value = wrong?.message ?? null;
-    if (wrong || (isQuantity(value.value) && isQuantity(read) && same(value.value, read))) return;
+    if (wrong) return;
+    if (isQuantity(value.value) && isQuantity(read) && same(value.value, read)) {
+      reset();
+      return;
+    }
+    settle();
     take(read);
   }
 
@@ -55,7 +57,7 @@ export function useSettingInput(
     return parsed.ok ? parsed.value : `${settingOf(id).label}: ${parsed.problem}`;
   }
 
-  return { text, problem, symbol, commit, reset };
+  return { text, problem, symbol, commit };
 }
 
 function same(a: Quantity, b: Quantity): boolean {

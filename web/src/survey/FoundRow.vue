@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed } from 'vue';
 import { shownUnitOf, type DisplayState, type Parameter } from '@brine/core/controllers';
 import { choiceWords } from '@brine/core/handover';
 import { unitSymbol } from '@brine/core/quantities';
+import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 
 const props = defineProps<{
@@ -14,11 +15,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ found: [value: string] }>();
 const session = useSession();
-const text = ref(props.value);
-watch(
-  () => props.value,
-  (value) => (text.value = value),
-);
+const { text, settle } = useDraft(() => props.value);
 const encoding = computed(() => props.parameter?.encoding ?? null);
 const unit = computed(() => {
   if (encoding.value?.type !== 'number' || !props.display) return '';
@@ -36,7 +33,10 @@ const options = computed(() =>
 const isOption = computed(
   () => options.value === null || text.value === '' || options.value.some((o) => o.value === text.value),
 );
-const take = () => text.value.trim() !== props.value && emit('found', text.value.trim());
+function take() {
+  settle();
+  if (text.value.trim() !== props.value) emit('found', text.value.trim());
+}
 </script>
 
 <template>

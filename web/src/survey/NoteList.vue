@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
+import { useDraft } from '../shared/ui/useDraft.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 
 const job = useJob();
 const session = useSession();
-const text = ref('');
+const { text, reset } = useDraft(() => '', `note:${job.id}`);
 const notes = computed(() =>
   job.state.value.notes.map(({ entry }) => ({
     id: entry.id,
@@ -20,7 +21,7 @@ async function add() {
   const typed = text.value.trim().slice(0, 2000);
   if (typed === '') return;
   await job.write({ kind: 'note', text: typed });
-  text.value = '';
+  reset();
 }
 </script>
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { isQuantity, parseNumber, parseQuantity, printNumber, valueIn } from '@brine/core/quantities';
 import { answersOf, type AnswerValue, type Question } from '@brine/core/jobs';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
+import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 
 const props = defineProps<{ question: Question }>();
@@ -16,7 +17,11 @@ const options = computed(() =>
 );
 const form = computed(() => props.question.form.type);
 const list = computed(() => (Array.isArray(answer.value) ? (answer.value as readonly string[]) : []));
-const text = ref('');
+const { text, settle } = useDraft(() => {
+  const value = answer.value;
+  if (isQuantity(value)) return printNumber(valueIn(value, display.unit), 1);
+  return typeof value === 'string' ? value : '';
+});
 const problem = ref<string | null>(null);
 const placeholder = computed(() =>
   props.question.form.type === 'text'
@@ -24,20 +29,6 @@ const placeholder = computed(() =>
     : `for example 90 ${display.symbol}`,
 );
 const id = computed(() => `question-${props.question.id}`);
-
-watch(
-  [answer, () => display.unit],
-  () => {
-    const value = answer.value;
-    text.value = isQuantity(value)
-      ? printNumber(valueIn(value, display.unit), 1)
-      : typeof value === 'string'
-        ? value
-        : '';
-    problem.value = null;
-  },
-  { immediate: true },
-);
 
 const say = (value: AnswerValue | null) => job.write({ kind: 'answer', question: props.question.id, value });
 function choose(event: Event) {
@@ -50,17 +41,23 @@ function toggle(option: string) {
 }
 function takeText() {
   const typed = text.value.trim();
+  problem.value = null;
   if (form.value === 'text') {
+    settle();
     if (typed !== (answer.value ?? '')) void say(typed);
     return;
   }
-  if (typed === '') return void (answer.value !== undefined && say(null));
+  if (typed === '') {
+    settle();
+    return void (answer.value !== undefined && say(null));
+  }
   const bare = parseNumber(typed);
   const read =
     bare === null
       ? parseQuantity(typed, 'temperature')
       : ({ ok: true, value: { value: bare, unit: display.unit } } as const);
-  problem.value = read.ok ? null : read.problem;
+  if (read.ok) settle();
+  else problem.value = read.problem;
   if (
     read.ok &&
     !(isQuantity(answer.value) && Math.abs(valueIn(answer.value, read.value.unit) - read.value.value) < 0.05)

@@ -1,0 +1,87 @@
+import { readFileSync } from 'node:fs';
+import { check, plan, readUnit, type UnitDescription } from '@brine/core/advice';
+import {
+  decode,
+  readSheet,
+  translate,
+  type ControllerDefinition,
+  type SheetRow,
+} from '@brine/core/controllers';
+import { fold, type AcceptedEntry } from '@brine/core/jobs';
+
+/**
+ * Timings as ratios within one run, so that they mean the same on every machine: each work is set against one that reads the same
+ * input and does nothing else with it. The least of several runs is taken; the rest is other people's work on the machine.
+ */
+const read = (path: string) => readFileSync(new URL(`../${path}`, import.meta.url), 'utf8');
+const family = (id: string) =>
+  JSON.parse(read(`demo/controllers/${id}.controller.json`)) as ControllerDefinition;
+
+function least(work: () => unknown, times = 7, inner = 20): number {
+  let best = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < times; i += 1) {
+    const began = performance.now();
+    for (let j = 0; j < inner; j += 1) work();
+    best = Math.min(best, (performance.now() - began) / inner);
+  }
+  return best;
+}
+
+function line(name: string, work: number, against: number, what: string): void {
+  process.stdout.write(`${name.padEnd(44)} ${(work / against).toFixed(1).padStart(7)} × ${what}\n`);
+}
+
+const [gault, marl, skerry] = [family('gault-p'), family('marl-4'), family('skerry-dx')];
+const sheetText = read('docs/formats/examples/gault-p.sheet.csv');
+const sheet = readSheet(sheetText) as readonly SheetRow[];
+const unitText = read('docs/formats/examples/fish-store.unit.json');
+const unit = readUnit(JSON.parse(unitText)) as UnitDescription;
+const entries = Array.from({ length: 5000 }, (_, i): AcceptedEntry => ({
+  id: `id-${i}`,
+  job: 'job',
+  device: `device-${i % 3}`,
+  deviceSequence: i,
+  deviceTime: '2026-01-05T08:00:00.000Z',
+  seen: Math.max(0, i - 5),
+  author: `person-${i % 3}`,
+  sequence: i + 1,
+  receivedAt: '2026-01-05T08:00:00.000Z',
+  body: { kind: 'found', code: `c${i % 40}`, value: String(i) },
+}));
+const entriesText = JSON.stringify(entries);
+
+const readingSheet = least(() => readSheet(sheetText));
+const decoding = least(() => decode(gault, sheet));
+line('decode a sheet of 17 codes', decoding, readingSheet, 'reading its CSV');
+line(
+  'translate it to 27 codes',
+  least(() => translate(gault, sheet, marl)),
+  decoding,
+  'decoding it',
+);
+line(
+  'translate it to 42 codes',
+  least(() => translate(gault, sheet, skerry)),
+  decoding,
+  'decoding it',
+);
+const planning = least(() => plan(unit));
+line(
+  'plan a unit',
+  planning,
+  least(() => readUnit(JSON.parse(unitText))),
+  'reading its description',
+);
+const planned = Object.fromEntries(plan(unit).settings.map((s) => [s.setting, s.value]));
+line(
+  'check what was planned',
+  least(() => check(planned, unit)),
+  planning,
+  'planning it',
+);
+line(
+  'fold 5000 entries of a job',
+  least(() => fold(entries, []), 7, 1),
+  least(() => JSON.parse(entriesText), 7, 1),
+  'parsing their JSON',
+);
