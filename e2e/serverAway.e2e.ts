@@ -20,8 +20,8 @@ export const serverAway: EndToEndTest = {
       await signIn(page, server.base, 'tess', PASSWORD);
       const id = await openJobOn(page, server.base, 'BK-2', 'Server away');
       await choose(page, byTest('control-old'), 'Gault P');
-      await allSaved(page);
       await page.waitForSelector('[data-found="Cp"] input');
+      await allSaved(page);
 
       await server.kill();
       await fill(page, '[data-found="Cp"] input', '330');

@@ -8,3 +8,4 @@ export * from './translate/danger.ts';
 export * from './translate/translate.ts';
 export * from './check/checkDefinition.ts';
 export type { DefinitionFault } from './check/fault.ts';
+export * from './panelGrammar.ts';

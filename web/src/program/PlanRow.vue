@@ -55,8 +55,8 @@ const school = computed(() =>
 );
 const { text: why, settle: settleWhy } = useDraft(() => props.chosen.why ?? '');
 function sayWhy() {
-  settleWhy();
-  if (why.value.trim() !== (props.chosen.why ?? '')) write(props.chosen.value, why.value.trim());
+  if (settleWhy() && why.value.trim() !== (props.chosen.why ?? ''))
+    write(props.chosen.value, why.value.trim());
 }
 </script>
 

@@ -44,8 +44,7 @@ export function useSettingInput(
       reset();
       return;
     }
-    settle();
-    take(read);
+    if (settle()) take(read);
   }
 
   /** The typed amount, or the sentence that refuses it. */

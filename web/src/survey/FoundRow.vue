@@ -34,8 +34,7 @@ const isOption = computed(
   () => options.value === null || text.value === '' || options.value.some((o) => o.value === text.value),
 );
 function take() {
-  settle();
-  if (text.value.trim() !== props.value) emit('found', text.value.trim());
+  if (settle() && text.value.trim() !== props.value) emit('found', text.value.trim());
 }
 </script>
 

@@ -43,23 +43,21 @@ function takeText() {
   const typed = text.value.trim();
   problem.value = null;
   if (form.value === 'text') {
-    settle();
-    if (typed !== (answer.value ?? '')) void say(typed);
+    if (settle() && typed !== (answer.value ?? '')) void say(typed);
     return;
   }
   if (typed === '') {
-    settle();
-    return void (answer.value !== undefined && say(null));
+    return void (settle() && answer.value !== undefined && say(null));
   }
   const bare = parseNumber(typed);
   const read =
     bare === null
       ? parseQuantity(typed, 'temperature')
       : ({ ok: true, value: { value: bare, unit: display.unit } } as const);
-  if (read.ok) settle();
-  else problem.value = read.problem;
+  if (!read.ok) problem.value = read.problem;
   if (
     read.ok &&
+    settle() &&
     !(isQuantity(answer.value) && Math.abs(valueIn(answer.value, read.value.unit) - read.value.value) < 0.05)
   )
     void say(read.value);

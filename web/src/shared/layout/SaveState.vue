@@ -4,7 +4,7 @@ import { RouterLink } from 'vue-router';
 import { useOutbox } from '../outbox/outboxStore.ts';
 
 const outbox = useOutbox();
-const count = computed(() => outbox.waiting.length);
+const count = computed(() => outbox.waiting.length + outbox.adding);
 const mark = computed(() => (outbox.refused.length > 0 ? '!' : count.value > 0 ? '○' : '●'));
 const words = computed(() => {
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`;

@@ -12,6 +12,8 @@ const LONGEST_RETRY_MS = 20_000;
 /** Entries on their way to the server: kept in the browser's database until they are accepted, whoever is signed in. */
 export const useOutbox = defineStore('outbox', () => {
   const entries = shallowRef<readonly WaitingEntry[]>([]);
+  /** Being written to the browser's database right now: not safe yet, so not “all saved”. */
+  const adding = ref(0);
   const serverAway = ref(false);
   const mustSignIn = ref<readonly string[]>([]);
   const acceptedListeners = new Set<(accepted: readonly AcceptedEntry[]) => void>();
@@ -54,9 +56,14 @@ export const useOutbox = defineStore('outbox', () => {
     seen: number,
     bodies: readonly EntryBody[],
   ): Promise<void> {
-    const store = await open();
-    for (const body of bodies) await store.add(author, job, seen, body, new Date());
-    await refresh();
+    adding.value += bodies.length;
+    try {
+      const store = await open();
+      for (const body of bodies) await store.add(author, job, seen, body, new Date());
+      await refresh();
+    } finally {
+      adding.value -= bodies.length;
+    }
     tabs?.postMessage('changed');
     void send();
   }
@@ -155,6 +162,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   return {
     entries,
+    adding,
     waiting,
     refused,
     serverAway,

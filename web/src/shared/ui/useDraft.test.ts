@@ -37,6 +37,12 @@ test('follows again once it was handed on, or once the value is what was typed',
   expect(f.text.value).toBe('43');
 });
 
+test('handing on twice hands on once', () => {
+  const f = field('38');
+  f.text.value = '36';
+  expect([f.settle(), f.settle()]).toEqual([true, false]);
+});
+
 test('reset shows the value', async () => {
   const f = field('38');
   f.text.value = 'x';

@@ -3,8 +3,11 @@ import { ref, watch, type Ref } from 'vue';
 /** The text of a field that also follows a value. */
 export interface Draft {
   readonly text: Ref<string>;
-  /** What stands in the field was handed on: from now on it follows the value again. */
-  settle(): void;
+  /**
+   * What stands in the field is handed on: from now on it follows the value again. False where nothing was typed since, so that leaving a
+   * field after Enter does not hand on the same again.
+   */
+  settle(): boolean;
   /** Throws away what was typed and shows the value. */
   reset(): void;
 }
@@ -22,9 +25,11 @@ export function useDraft(shown: () => string, key?: string): Draft {
     else sessionStorage.setItem(key, text.value);
   }
   watch(text, keep);
-  function settle(): void {
+  function settle(): boolean {
+    const typed = text.value !== followed;
     followed = text.value;
     keep();
+    return typed;
   }
   function reset(): void {
     text.value = shown();
