@@ -9,6 +9,8 @@ export interface Args {
 export interface Shape {
   readonly options: readonly string[];
   readonly flags: readonly string[];
+  /** Options that take every `NAME=VALUE` word after them. */
+  readonly many?: readonly string[];
 }
 
 /** Takes a command line apart, or throws a {@link Refusal} that names the argument. */
@@ -27,7 +29,10 @@ export function parseArgs(argv: readonly string[], shape: Shape): Args {
     else if (shape.options.includes(name)) {
       const value = inline ?? argv[(i += 1)];
       if (value === undefined) throw new Refusal(`--${name}: expected a value after it`);
-      options.set(name, [...(options.get(name) ?? []), value]);
+      const values = [value];
+      if (shape.many?.includes(name))
+        while (/^[^-]/.test(argv[i + 1] ?? '') && argv[i + 1]!.includes('=')) values.push(argv[(i += 1)]!);
+      options.set(name, [...(options.get(name) ?? []), ...values]);
     } else
       throw new Refusal(
         `--${name}: unknown option; expected ${[...shape.options, ...shape.flags].map((o) => `--${o}`).join(', ') || 'none'}`,

@@ -3,12 +3,13 @@ import type { Command } from './command.ts';
 import { check } from './commands/check.ts';
 import { controllerCheck } from './commands/controllerCheck.ts';
 import { decode } from './commands/decode.ts';
+import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
 import { settings } from './commands/settings.ts';
 import { translate } from './commands/translate.ts';
 
 /** Every command, in the order `brine` lists them. */
-export const commands: readonly Command[] = [settings, controllerCheck, decode, translate, plan, check];
+export const commands: readonly Command[] = [settings, controllerCheck, decode, translate, keys, plan, check];
 
 /** What a run leaves behind: text for stdout or stderr and the exit code. */
 export interface Outcome {

@@ -7,3 +7,5 @@ export { shows } from './shows.ts';
 export { CannotPlan, type Wish } from './plan/wishes.ts';
 export type { PlanStep } from './plan/walker.ts';
 export { planKeys, type KeyPlan } from './plan/planKeys.ts';
+export { planDeed } from './plan/planDeed.ts';
+export { presentValues } from './present.ts';

@@ -36,8 +36,8 @@ export function orderOf(machine: Machine, memory: CodeValues, wishes: readonly W
     const final = wishes.find((w) => w.code === uncovering.code)?.value;
     const back: Wish = { code: uncovering.code, value: final ?? memory.get(uncovering.code)! };
     set(uncovering);
-    if (!pending.some((w) => w.code === back.code) && !standsAt(values, back))
-      pending = [...pending, back].sort(byMenu);
+    pending = pending.filter((w) => w.code !== uncovering.code);
+    if (!standsAt(values, back)) pending = [...pending, back].sort(byMenu);
   }
   return done;
 }
