@@ -1,4 +1,5 @@
-import { checkDefinition } from '@brine/core/controllers';
+import { readDefinition } from '@brine/core/controllers';
+import { unreachable } from '@brine/core/panel';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { readJson } from '../files.ts';
@@ -11,7 +12,9 @@ export const controllerCheck: Command = {
   run(args) {
     const [path] = args.positional;
     if (path === undefined) throw new Refusal('controller check: expected a file *.controller.json');
-    const faults = checkDefinition(readJson(path));
+    const read = readDefinition(readJson(path));
+    // What no key reaches can be asked only of a definition that is sound otherwise.
+    const faults = 'faults' in read ? read.faults : unreachable(read.definition);
     return { json: { ok: faults.length === 0, faults } };
   },
 };

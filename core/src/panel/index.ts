@@ -9,3 +9,6 @@ export type { PlanStep } from './plan/walker.ts';
 export { planKeys, type KeyPlan } from './plan/planKeys.ts';
 export { planDeed } from './plan/planDeed.ts';
 export { presentValues } from './present.ts';
+export { unreachable } from './reach.ts';
+export { afterKeying, strokesFor, strokesOut } from './plan/strokes.ts';
+export { strokeWords, type StrokeWords } from './strokeWords.ts';

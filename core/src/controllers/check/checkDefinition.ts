@@ -3,6 +3,7 @@ import { isSettingId } from '../../settings/index.ts';
 import type { ControllerDefinition } from '../definition.ts';
 import { addValueFault, checkChoice, checkNumber } from './checkEncoding.ts';
 import { checkHardware } from './checkHardware.ts';
+import { checkPanel } from './checkPanel.ts';
 import { checkVisibility } from './checkVisibility.ts';
 import { Faults, isRecord, shown, type DefinitionFault } from './fault.ts';
 
@@ -25,6 +26,7 @@ export function checkDefinition(data: unknown): readonly DefinitionFault[] {
   checkFixed(definition, parameters, faults);
   checkPresets(definition, codes, faults);
   checkHardware(definition, codes, faults);
+  checkPanel(definition, codes, faults);
   return faults.list;
 }
 

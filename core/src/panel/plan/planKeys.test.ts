@@ -4,6 +4,7 @@ import {
   displayOf,
   panelOf,
   scaleOf,
+  type CodeStep,
   type CodeValue,
   type ControllerDefinition,
 } from '../../controllers/index.ts';
@@ -52,8 +53,12 @@ describe('strokes worked out by hand from the grammar', () => {
 
   test('a: a code above half is counted down', () => {
     const definition = styleDefinition('a');
-    const panel = structuredClone(panelOf(definition)) as any;
-    panel.menus[0].enter[1].code = '97';
+    const [menu] = panelOf(definition)!.menus;
+    const [chord, code] = menu!.enter;
+    const panel = {
+      ...panelOf(definition)!,
+      menus: [{ ...menu!, enter: [chord!, { ...(code as CodeStep), code: '97' }] }],
+    };
     expect(strokes(machine({ ...definition, panel }), { gap: 4 })[1]).toBe('press down ×3 → 97');
   });
 
@@ -129,8 +134,8 @@ describe('what cannot be planned is refused with a sentence', () => {
 
   test('a code that no menu holds', () => {
     const definition = styleDefinition('a');
-    const panel = structuredClone(panelOf(definition)) as any;
-    panel.menus[0].codes = ['zip'];
+    const [menu] = panelOf(definition)!.menus;
+    const panel = { ...panelOf(definition)!, menus: [{ ...menu!, codes: ['zip'] }] };
     expect(() => strokes(machine({ ...definition, panel }), { gap: 4 })).toThrow('gap: no menu reaches it');
   });
 });

@@ -1,0 +1,101 @@
+import type { CodeValues, Menu } from '../../controllers/index.ts';
+import { panelAtRest } from '../interpreter.ts';
+import type { Machine } from '../machine.ts';
+import { menuOf } from '../machine.ts';
+import { store } from '../values.ts';
+import { changeTo } from './change.ts';
+import { enterMenu } from './enter.ts';
+import { leaveWith } from './leave.ts';
+import { moveTo } from './move.ts';
+import { standsAt } from './order.ts';
+import { Walker, type PlanStep } from './walker.ts';
+import { CannotPlan, roundsOf, type Wish } from './wishes.ts';
+
+/**
+ * The strokes for one code while a whole list is keyed in: from the standard display, or from the code the display shows now (`from`), to
+ * the value taken; the menu stays open. Where the value stands already, the way there and a look at it. The steps were run on the
+ * interpreter. Throws {@link CannotPlan} with a sentence: a code that is hidden for now, a `from` the menus do not show.
+ */
+export function strokesFor(
+  machine: Machine,
+  present: CodeValues,
+  wish: Wish,
+  from: string | null,
+): readonly PlanStep[] {
+  const start = panelAtRest(machine, present);
+  const rounds = roundsOf(machine, start.memory, [wish]);
+  const wanted = [...rounds.display, ...rounds.presets, ...rounds.rest][0]!;
+  const parameter = machine.parameters.get(wanted.code)!;
+  const walker = walkerAt(machine, present, from);
+  if (walker.state.phase !== 'rest' && !moveTo(walker, parameter)) leaveWith(walker, walker.state.memory);
+  if (walker.state.phase === 'rest') {
+    const ways = menusWith(machine, wanted.code).flatMap((menu) => {
+      const trial = walker.copy();
+      enterMenu(trial, menu);
+      return moveTo(trial, parameter) ? [trial] : [];
+    });
+    const best = ways.sort((a, b) => a.cost - b.cost)[0];
+    if (!best) {
+      const master = parameter.visibleWhen?.code;
+      throw new CannotPlan(
+        master === undefined
+          ? `${wanted.code}: the menu's moves do not lead to it`
+          : `${wanted.code}: not in the menu for now; it comes with ${master}, which is set first`,
+      );
+    }
+    walker.become(best);
+  }
+  if (!standsAt(walker.state.memory, wanted)) changeTo(walker, parameter, wanted.value);
+  else look(walker, wanted.code);
+  return walker.steps;
+}
+
+/** The strokes that leave the menu the display stands in, so that everything taken stays. */
+export function strokesOut(machine: Machine, present: CodeValues, from: string): readonly PlanStep[] {
+  const walker = walkerAt(machine, present, from);
+  leaveWith(walker, walker.state.memory);
+  return walker.steps;
+}
+
+/** A panel that shows a code in its list, with no steps written down yet. */
+function walkerAt(machine: Machine, present: CodeValues, from: string | null): Walker {
+  const start = panelAtRest(machine, present);
+  if (from === null) return new Walker(machine, start);
+  const parameter = machine.parameters.get(from);
+  if (!parameter) throw new CannotPlan(`${from}: no code of this family`);
+  for (const menu of menusWith(machine, from)) {
+    const walker = new Walker(machine, start);
+    enterMenu(walker, menu);
+    if (moveTo(walker, parameter)) return new Walker(machine, walker.state);
+  }
+  throw new CannotPlan(`${from}: the menus do not show it with the values as they stand`);
+}
+
+/** Menus that hold a code, those without a switch to be moved first. */
+function menusWith(machine: Machine, code: string): readonly Menu[] {
+  return machine.panel.menus
+    .filter((menu) => machine.codes.get(menu.id)!.includes(code))
+    .sort((a, b) => Number(a.needs !== undefined) - Number(b.needs !== undefined));
+}
+
+function look(walker: Walker, code: string): void {
+  const { move, edit } = menuOf(walker.machine, walker.state);
+  if ((edit?.starts ?? 'open') !== 'open' || move?.open === undefined) return;
+  walker.pressOnce(move.open, { for: code });
+  if (move.back !== undefined) walker.pressOnce(move.back, { for: code });
+  else if (edit?.take !== undefined && edit.take !== 'move') walker.pressOnce(edit.take, { for: code });
+}
+
+/** Values of a panel after some codes were keyed in, the display's unit and tenths first: the rest is shown in them. */
+export function afterKeying(machine: Machine, present: CodeValues, keyed: readonly Wish[]): CodeValues {
+  const first = (wish: Wish) => {
+    const setting = machine.parameters.get(wish.code)?.setting;
+    return setting === 'display.unit' || setting === 'display.decimal' ? 0 : 1;
+  };
+  return [...keyed]
+    .sort((a, b) => first(a) - first(b))
+    .reduce(
+      (values, { code, value }) => store(machine.definition, values, code, value),
+      panelAtRest(machine, present).memory,
+    );
+}
