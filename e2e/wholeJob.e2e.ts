@@ -78,8 +78,25 @@ export const wholeJob: EndToEndTest = {
       expectHolds(await rowOf('hold'), '−9 °F', 'set point, whole °F of this control');
       expectHolds(await rowOf('hold'), '−7 °F', 'found −3 as cut-in with 4 below: cut-out −7');
       expectHolds(await rowOf('melt'), '60 °F', 'the change is in the new code');
+      // The strokes: the way in first, then on from the code before.
+      const strokesOf = (from: typeof page) =>
+        from.$eval(byTest('strokes'), (node) => (node as HTMLElement).innerText.replace(/\s+/g, ' '));
+      expectHolds(await strokesOf(page), 'hold together ▲ ▼ for 5 s shows 0', 'the chord into the menu');
+      expectHolds(await strokesOf(page), 'hold ▲ until 27 shows SET once shows hold', 'the access code');
+      expectHolds(await strokesOf(page), '▼ 4 times shows -9 SET takes it', 'from −5 to −9');
       await page.keyboard.press('Enter');
       await page.waitForSelector('[data-code="hold"][data-state="keyed"]');
+      await page.waitForSelector('[data-code="gap"][aria-current="true"]');
+      const onward = await strokesOf(page);
+      expectHolds(onward, '▲ once shows gap', 'on to the next code');
+      expectSame(onward.includes('hold together'), false, 'the menu is open already');
+      // The display stands somewhere else: the way from there.
+      await page.select(byTest('display-shows'), '');
+      await page.waitForFunction(
+        (at) => (document.querySelector(at) as HTMLElement).innerText.includes('hold together'),
+        {},
+        byTest('strokes'),
+      );
       await click(page, byTest('keyed-in'));
       await page.waitForSelector('[data-code="gap"][data-state="keyed"]');
       await allSaved(page);

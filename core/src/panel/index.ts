@@ -12,3 +12,4 @@ export { presentValues } from './present.ts';
 export { unreachable } from './reach.ts';
 export { afterKeying, strokesFor, strokesOut } from './plan/strokes.ts';
 export { strokeWords, type StrokeWords } from './strokeWords.ts';
+export { setsDisplay } from './values.ts';

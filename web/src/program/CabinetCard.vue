@@ -2,22 +2,22 @@
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { choiceWords, groupTitle, printShown } from '@brine/core/handover';
-import { panelWords } from '@brine/core/panel';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import ControllerDisplay from './ControllerDisplay.vue';
 import SayDialog from './SayDialog.vue';
+import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
+import type { Strokes } from './useStrokes.ts';
 
-const props = defineProps<{ cabinet: Cabinet }>();
+const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
 const job = useJob();
 const session = useSession();
 const asking = ref<'showsElse' | 'skip' | null>(null);
 const row = computed(() => props.cabinet.current.value);
 const display = computed(() => job.program.value.display!);
-const words = computed(() => (job.replacement.value ? panelWords(job.replacement.value) : null));
 const place = computed(() =>
   row.value
     ? `${props.cabinet.index.value + 1} of ${props.cabinet.rows.value.length} · ${groupTitle(row.value)} · ${row.value.code}`
@@ -75,7 +75,13 @@ const ticks = computed(() =>
         <dd class="font-mono text-[21px] font-semibold" data-test="set-to">{{ setTo }}</dd>
       </div>
     </dl>
-    <div class="mt-3 bg-[#17282b] px-4 py-3">
+    <StrokeList
+      v-if="session.mayWrite && strokes.hasPanel.value"
+      class="mt-2"
+      :cabinet="cabinet"
+      :strokes="strokes"
+    />
+    <div v-else class="mt-3 bg-[#17282b] px-4 py-3">
       <div class="flex items-end justify-between gap-4">
         <ControllerDisplay :text="row.code" words="at this code" />
         <ControllerDisplay :text="shows" words="then it must show" />
@@ -98,13 +104,6 @@ const ticks = computed(() =>
     </p>
     <p class="mt-3 text-soft">{{ reason }}</p>
     <p v-if="row.parameter.note" class="mt-1 text-[14px] text-soft">{{ row.parameter.note }}</p>
-    <details v-if="words" class="mt-3">
-      <summary class="link py-2">Into the menu</summary>
-      <ol class="list-decimal pl-5">
-        <li v-for="line in words.enter" :key="line">{{ line }}</li>
-      </ol>
-      <p class="hint mt-1">{{ words.timeOut }}</p>
-    </details>
     <CautionNote class="mt-3">The unit may start by itself.</CautionNote>
     <p v-if="cabinet.allDone.value" class="mt-3 bg-good-wash px-3 py-2">
       All codes are settled. <RouterLink class="link" :to="`/jobs/${job.id}/handover`">Hand over</RouterLink>

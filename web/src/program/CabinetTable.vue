@@ -7,9 +7,11 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CabinetRow from './CabinetRow.vue';
 import SayDialog from './SayDialog.vue';
+import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
+import type { Strokes } from './useStrokes.ts';
 
-const props = defineProps<{ cabinet: Cabinet }>();
+const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
 const job = useJob();
 const session = useSession();
 const asking = ref<'showsElse' | 'skip' | null>(null);
@@ -69,6 +71,13 @@ async function show(row: ProgramRow | null) {
         </tbody>
       </table>
     </div>
+    <StrokeList
+      v-if="session.mayWrite && current"
+      class="border-t border-hairline pt-2.5"
+      compact
+      :cabinet="cabinet"
+      :strokes="strokes"
+    />
     <div
       v-if="session.mayWrite && current"
       class="sticky bottom-0 flex flex-wrap items-center gap-3 border-t border-hairline bg-paper py-2.5"

@@ -4,9 +4,11 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import CabinetCard from './CabinetCard.vue';
 import CabinetTable from './CabinetTable.vue';
 import { useCabinet } from './useCabinet.ts';
+import { useStrokes } from './useStrokes.ts';
 import { useNarrow } from './useNarrow.ts';
 
 const cabinet = useCabinet();
+const strokes = useStrokes(cabinet);
 const session = useSession();
 const narrow = useNarrow();
 useKeys([
@@ -22,6 +24,6 @@ useKeys([
 </script>
 
 <template>
-  <CabinetCard v-if="narrow" class="min-h-full" :cabinet="cabinet" />
-  <CabinetTable v-else :cabinet="cabinet" />
+  <CabinetCard v-if="narrow" class="min-h-full" :cabinet="cabinet" :strokes="strokes" />
+  <CabinetTable v-else :cabinet="cabinet" :strokes="strokes" />
 </template>

@@ -1,13 +1,18 @@
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { ProgramRow } from '@brine/core/jobs';
+import { setsDisplay } from '@brine/core/panel';
 import { useJob } from '../shared/job/useJob.ts';
 
 /** Keying in, one code after the other: where one stands, and what one says of it. */
 export function useCabinet() {
   const job = useJob();
   const route = useRoute();
-  const rows = computed(() => job.program.value.rows);
+  /** In menu order, but what sets the display comes first: every other number is shown in it. */
+  const rows = computed(() => {
+    const first = (row: ProgramRow) => (setsDisplay(row.parameter) ? 0 : 1);
+    return [...job.program.value.rows].sort((a, b) => first(a) - first(b));
+  });
   const currentCode = ref<string | null>(
     typeof route.query['code'] === 'string' ? route.query['code'] : null,
   );
@@ -18,6 +23,8 @@ export function useCabinet() {
       rows.value[0] ??
       null,
   );
+  /** The last code settled on this page: there the display of the control stands now. */
+  const lastSettled = ref<string | null>(null);
   const index = computed(() => rows.value.findIndex((row) => row.code === current.value?.code));
   const settled = computed(() => rows.value.filter((row) => row.state !== 'open').length);
   const allDone = computed(() => rows.value.length > 0 && settled.value === rows.value.length);
@@ -45,6 +52,7 @@ export function useCabinet() {
     more: { shown?: string; why?: string } = {},
   ): Promise<void> {
     await job.write({ kind: 'keyed', code: row.code, state, value: row.value, ...more });
+    if (state === 'keyed' || state === 'showsElse') lastSettled.value = row.code;
   }
 
   async function keyedIn(row = current.value): Promise<void> {
@@ -76,7 +84,20 @@ export function useCabinet() {
     currentCode.value = code;
   }
 
-  return { rows, current, index, settled, allDone, move, keyedIn, showsElse, skip, reopen, goTo };
+  return {
+    rows,
+    current,
+    index,
+    settled,
+    lastSettled,
+    allDone,
+    move,
+    keyedIn,
+    showsElse,
+    skip,
+    reopen,
+    goTo,
+  };
 }
 
 export type Cabinet = ReturnType<typeof useCabinet>;

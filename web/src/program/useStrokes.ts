@@ -1,0 +1,114 @@
+import { computed, readonly, ref, watch } from 'vue';
+import {
+  afterKeying,
+  CannotPlan,
+  machineOf,
+  strokesFor,
+  strokesOut,
+  strokeWords,
+  type PlanStep,
+  type StrokeWords,
+  type Wish,
+} from '@brine/core/panel';
+import type { ProgramRow } from '@brine/core/jobs';
+import { useJob } from '../shared/job/useJob.ts';
+import type { Cabinet } from './useCabinet.ts';
+
+/** A line of strokes as it stands on the card. */
+export interface StrokeLine extends StrokeWords {
+  /** What the display shows after it; null where that goes without saying. */
+  readonly shows: string | null;
+  /** The display reaches the code here: it is drawn. */
+  readonly reached: boolean;
+  readonly say: string | null;
+}
+
+/** The strokes of the code one stands at, from where the display stands now; and the way out when all is settled. */
+export function useStrokes(cabinet: Cabinet) {
+  const job = useJob();
+  const machine = computed(() => (job.replacement.value ? machineOf(job.replacement.value) : null));
+  /** Where the display stands: a code of the menu, or null for the standard display. */
+  const from = ref<string | null>(null);
+  const keyed = computed<readonly Wish[]>(() => cabinet.rows.value.flatMap(standing));
+  const present = computed(() => {
+    if (!machine.value) return new Map();
+    const others = keyed.value.filter((w) => w.code !== cabinet.current.value?.code);
+    return afterKeying(machine.value, new Map(), others);
+  });
+
+  // After a code was settled the display stands at it; going back and forth in the list moves nothing at the cabinet.
+  watch(cabinet.lastSettled, (code) => (from.value = code));
+
+  const planned = computed(() => {
+    const row = cabinet.current.value;
+    if (!machine.value || !row) return null;
+    return attempt(() =>
+      strokesFor(machine.value!, present.value, { code: row.code, value: row.value }, from.value),
+    );
+  });
+  const out = computed(() =>
+    machine.value && from.value !== null
+      ? attempt(() => strokesOut(machine.value!, present.value, from.value!))
+      : null,
+  );
+  const lines = computed(() => linesOf(planned.value?.steps ?? []));
+  const outLines = computed(() => linesOf(out.value?.steps ?? []));
+  const problem = computed(() => planned.value?.problem ?? null);
+  const timeOut = computed(() => machine.value?.panel.menus[0]?.timeOut?.seconds ?? null);
+
+  function linesOf(steps: readonly PlanStep[]): readonly StrokeLine[] {
+    const row = cabinet.current.value;
+    const name = machine.value?.panel.display?.text ? row?.parameter.name : row?.code;
+    const reached = steps.findIndex((s) => s.shows === name);
+    return steps.map((step, i): StrokeLine => {
+      const words = strokeWords(machine.value!.panel, step);
+      const takes = i === steps.length - 1 && i > 0 && step.shows === name && reached < i;
+      return {
+        ...words,
+        after: takes ? 'takes it' : words.after,
+        shows:
+          takes || words.after.startsWith('until') || step.shows === 'reading' || step.shows === ''
+            ? null
+            : step.shows,
+        reached: i === reached && !takes,
+        say: step.say ?? null,
+      };
+    });
+  }
+
+  /** Says where the display of the control stands: the strokes begin there. */
+  const standAt = (code: string | null) => void (from.value = code);
+
+  return {
+    from: readonly(from),
+    standAt,
+    lines,
+    outLines,
+    problem,
+    timeOut,
+    hasPanel: computed(() => machine.value !== null),
+  };
+}
+
+export type Strokes = ReturnType<typeof useStrokes>;
+
+/** What a settled code stands at: what was keyed, or what the display showed instead. */
+function standing(row: ProgramRow): readonly Wish[] {
+  if (row.state === 'keyed') return [{ code: row.code, value: row.value }];
+  if (row.state !== 'showsElse' || row.shown === null) return [];
+  const number = Number(row.shown.replace('−', '-').replace(',', '.'));
+  if (row.parameter.encoding.type !== 'number') return [{ code: row.code, value: row.shown }];
+  return Number.isFinite(number) && row.shown.trim() !== '' ? [{ code: row.code, value: number }] : [];
+}
+
+function attempt(plan: () => readonly PlanStep[]): {
+  readonly steps: readonly PlanStep[];
+  readonly problem: string | null;
+} {
+  try {
+    return { steps: plan(), problem: null };
+  } catch (error) {
+    if (error instanceof CannotPlan) return { steps: [], problem: error.message };
+    throw error;
+  }
+}
