@@ -10,6 +10,7 @@ const rooms = {
   controllers: ['quantities', 'settings', 'files'],
   advice: ['quantities', 'settings', 'files'],
   panel: ['quantities', 'settings', 'controllers'],
+  practice: ['quantities', 'settings', 'controllers', 'panel'],
   jobs: ['quantities', 'settings', 'controllers', 'advice', 'files'],
   handover: ['quantities', 'settings', 'controllers', 'advice', 'jobs'],
 };

@@ -82,6 +82,7 @@ export const accessible: EndToEndTest = {
           `${job}/handover`,
           '/units',
           '/controls',
+          '/practice',
           '/people',
           '/waiting',
         ];

@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
+import { practice } from './practice.e2e.ts';
 import { startOptions, startStopBackupRestore } from './programs.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';
 import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
@@ -16,6 +17,7 @@ const tests = [
   keys,
   accessible,
   firstLead,
+  practice,
   startStopBackupRestore,
   startOptions,
 ];

@@ -21,6 +21,7 @@ const pages = {
   handoverStation: () => import('./handover/HandoverStation.vue'),
   unitsPage: () => import('./units/UnitsPage.vue'),
   controlsPage: () => import('./controls/ControlsPage.vue'),
+  practicePage: () => import('./practice/PracticePage.vue'),
   peoplePage: () => import('./people/PeoplePage.vue'),
   waitingPage: () => import('./outbox/WaitingPage.vue'),
   notFoundPage: () => import('./shared/layout/NotFoundPage.vue'),
@@ -80,6 +81,12 @@ export function createAppRouter(): Router {
         component: pages.controlsPage,
         props: true,
         meta: { title: 'Controls' },
+      },
+      {
+        path: '/practice/:hash?',
+        component: pages.practicePage,
+        props: true,
+        meta: { title: 'Practice' },
       },
       {
         path: '/people',

@@ -19,6 +19,7 @@ const pages = computed(() => [
   { to: '/jobs', name: 'Jobs' },
   { to: '/units', name: 'Units' },
   { to: '/controls', name: 'Controls' },
+  { to: '/practice', name: 'Practice' },
   ...(session.isLead ? [{ to: '/people', name: 'Company' }] : []),
 ]);
 useJumpTargets(() =>

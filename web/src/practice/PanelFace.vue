@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted } from 'vue';
+import type { Machine } from '@brine/core/panel';
+import { isTyping } from '../shared/keys/keyRegistry.ts';
+import type { LivePanel } from './useLivePanel.ts';
+
+/** A control's front: display, keys for mouse, touch and keyboard, and what is hidden behind the cover. */
+const props = defineProps<{ machine: Machine; live: LivePanel }>();
+const keys = computed(() => props.machine.panel.keys.map((key, i) => ({ ...key, digit: String(i + 1) })));
+const switches = computed(() => props.machine.panel.switches ?? []);
+const text = computed(() => {
+  const shown = props.live.display.value;
+  if (props.live.state.value.phase === 'off') return '';
+  if (shown === 'reading') return props.machine.panel.display?.text ? 'COOLING' : '--.-';
+  return shown.replaceAll('−', '-').toUpperCase();
+});
+const isDown = (id: string) => props.live.down.value.includes(id);
+
+/** A mouse has one finger: with Shift a key stays down until it is clicked again. */
+function pointerDown(event: PointerEvent, id: string) {
+  if (event.button !== 0) return;
+  if (event.shiftKey) return isDown(id) ? props.live.keyUp(id) : props.live.keyDown(id);
+  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+  props.live.keyDown(id);
+}
+function pointerUp(event: PointerEvent, id: string) {
+  if (!event.shiftKey) props.live.keyUp(id);
+}
+const byDigit = (event: KeyboardEvent) => keys.value.find((key) => key.digit === event.key);
+function keyDown(event: KeyboardEvent) {
+  const key = byDigit(event);
+  if (!key || event.repeat || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
+    return;
+  event.preventDefault();
+  props.live.keyDown(key.id);
+}
+function keyUp(event: KeyboardEvent) {
+  const key = byDigit(event);
+  if (key) props.live.keyUp(key.id);
+}
+onMounted(() => {
+  addEventListener('keydown', keyDown);
+  addEventListener('keyup', keyUp);
+});
+onBeforeUnmount(() => {
+  removeEventListener('keydown', keyDown);
+  removeEventListener('keyup', keyUp);
+});
+</script>
+
+<template>
+  <div class="mx-auto w-full max-w-md rounded-lg border border-edge bg-[#2a3b3e] p-5" data-test="panel-face">
+    <div
+      class="flex h-24 items-center justify-center rounded bg-[#101c1e] font-display text-[46px] whitespace-nowrap text-[#ffb347]"
+      role="status"
+      :aria-label="`The display shows ${text || 'nothing'}`"
+      data-test="panel-display"
+    >
+      {{ text }}
+    </div>
+    <p class="mt-1 h-5 text-center text-[13px] text-[#c9d3d4]">
+      <template v-if="live.heldSeconds.value > 0">held {{ live.heldSeconds.value }} s</template>
+    </p>
+    <div class="mt-2 flex flex-wrap justify-center gap-3">
+      <button
+        v-for="key in keys"
+        :key="key.id"
+        type="button"
+        class="grid min-h-16 min-w-16 touch-none place-items-center rounded-md border border-b-4 border-[#0c1517] bg-[#f3f1ec] px-3 font-semibold text-[#17282b] select-none"
+        :class="{ '!border-b !bg-[#d8d3c6]': isDown(key.id) }"
+        :data-panel-key="key.id"
+        :aria-pressed="isDown(key.id)"
+        @pointerdown.prevent="pointerDown($event, key.id)"
+        @pointerup="pointerUp($event, key.id)"
+        @pointercancel="live.keyUp(key.id)"
+        @contextmenu.prevent
+      >
+        <span>{{ key.label ?? key.id }}</span>
+        <span class="text-[13px] font-normal text-[#4d5c5e]"
+          >{{ key.digit }}<template v-if="key.hidden">, {{ key.hidden }}</template></span
+        >
+      </button>
+    </div>
+    <div class="mt-4 flex flex-wrap items-center justify-center gap-x-5 gap-y-2 text-[14px] text-[#e6ebeb]">
+      <button
+        type="button"
+        class="min-h-9 rounded border border-[#8fa0a2] px-3"
+        data-test="panel-power"
+        @click="live.power(live.state.value.phase === 'off' ? 'on' : 'off')"
+      >
+        Supply {{ live.state.value.phase === 'off' ? 'on' : 'off' }}
+      </button>
+      <label v-for="s in switches" :key="s.id" class="flex items-center gap-2">
+        {{ s.id }}<template v-if="s.hidden">, {{ s.hidden }}</template>
+        <select
+          class="!min-h-9 !py-1 text-[14px]"
+          :disabled="s.movedWith === 'powerOff' && live.state.value.phase !== 'off'"
+          :value="live.state.value.switches.get(s.id)"
+          @change="live.moveSwitch(s.id, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="p in s.positions" :key="p">{{ p }}</option>
+        </select>
+      </label>
+    </div>
+  </div>
+</template>

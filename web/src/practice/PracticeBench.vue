@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { Machine } from '@brine/core/panel';
+import CautionNote from '../shared/ui/CautionNote.vue';
+import DrillCard from './DrillCard.vue';
+import PanelFace from './PanelFace.vue';
+import { useLivePanel } from './useLivePanel.ts';
+
+/** A working panel of one family, and drills on it. */
+const props = defineProps<{ machine: Machine }>();
+const live = useLivePanel(props.machine, new Map());
+</script>
+
+<template>
+  <div class="grid gap-8 xl:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
+    <div>
+      <PanelFace :machine="machine" :live="live" />
+      <p class="hint mx-auto mt-3 max-w-md">
+        Keys answer to mouse, touch and the digits on them. Several together: fingers, digits, or Shift and a
+        click, which keeps a key down until it is clicked again.
+      </p>
+      <CautionNote class="mx-auto mt-4 max-w-md"
+        >Practice sets nothing anywhere. At a real unit outputs start by themselves.</CautionNote
+      >
+    </div>
+    <DrillCard :machine="machine" :live="live" />
+  </div>
+</template>

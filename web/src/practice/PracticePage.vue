@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import { machineOf } from '@brine/core/panel';
+import { definitionByHash } from '../shared/job/definitions.ts';
+import { useControllers } from '../shared/job/useControllers.ts';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import PracticeBench from './PracticeBench.vue';
+
+const props = defineProps<{ hash?: string }>();
+const { controllers, problem } = useControllers();
+const chosen = computed(() => props.hash || controllers.value[0]?.hash);
+const definition = computed(() => definitionByHash(chosen.value));
+const machine = computed(() => (definition.value ? machineOf(definition.value) : null));
+</script>
+
+<template>
+  <div class="grid flex-1 lg:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]">
+    <section
+      class="border-b border-hairline px-4 py-5 sm:px-5 lg:border-r lg:border-b-0"
+      aria-label="Families"
+    >
+      <h1>Practice</h1>
+      <ul class="mt-3 border-t border-ink">
+        <li v-for="c in controllers" :key="c.hash">
+          <RouterLink
+            :to="`/practice/${c.hash}`"
+            class="block border-b border-hairline px-2 py-2 font-medium"
+            :class="{ 'bg-band': c.hash === chosen }"
+            >{{ c.family }} <span class="hint font-normal">{{ c.version }}</span></RouterLink
+          >
+        </li>
+      </ul>
+      <FormProblem class="mt-3" :message="problem" />
+    </section>
+    <section class="bg-sheet px-4 py-6 sm:px-8" aria-label="Panel">
+      <PracticeBench v-if="machine" :key="chosen" :machine="machine" />
+      <p v-else-if="definition">
+        The definition of {{ definition.family }} says nothing of its keys: it cannot be practised.
+      </p>
+      <p v-else class="text-soft">Loading the panel …</p>
+    </section>
+  </div>
+</template>
