@@ -7,6 +7,7 @@ import {
   type ControllerDefinition,
   type SheetRow,
 } from '@brine/core/controllers';
+import { machineOf, planKeys } from '@brine/core/panel';
 import { fold, type AcceptedEntry } from '@brine/core/jobs';
 
 /**
@@ -50,6 +51,25 @@ const entries = Array.from({ length: 5000 }, (_, i): AcceptedEntry => ({
 }));
 const entriesText = JSON.stringify(entries);
 
+/** A control with 70 codes: one of the demo, its numbers and choices written down again under other codes. */
+const long: ControllerDefinition = {
+  ...marl,
+  parameters: Array.from({ length: 70 }, (_, i) => {
+    const parameter = marl.parameters.filter((p) => !p.visibleWhen)[i % 20]!;
+    return { ...parameter, code: `${parameter.code}${i}` };
+  }),
+};
+const machine = machineOf(long)!;
+const wishes = long.parameters.map((p) => ({
+  code: p.code,
+  value:
+    p.encoding.type === 'number'
+      ? p.encoding.default + (p.encoding.default < p.encoding.max ? 1 : -1)
+      : p.encoding.type === 'choice'
+        ? p.encoding.options.at(-1)!.value
+        : '',
+}));
+
 const readingSheet = least(() => readSheet(sheetText));
 const decoding = least(() => decode(gault, sheet));
 line('decode a sheet of 17 codes', decoding, readingSheet, 'reading its CSV');
@@ -78,6 +98,19 @@ line(
   least(() => check(planned, unit)),
   planning,
   'planning it',
+);
+const milliseconds = (work: () => unknown) => `${least(work, 5, 3).toFixed(1)} ms on this machine`;
+line(
+  'key strokes for 70 values, planned and proven',
+  least(() => planKeys(machine, new Map(), wishes), 5, 3),
+  decoding,
+  `decoding a sheet: ${milliseconds(() => planKeys(machine, new Map(), wishes))}`,
+);
+line(
+  'translate to 42 codes once more',
+  least(() => translate(gault, sheet, skerry)),
+  decoding,
+  `decoding a sheet: ${milliseconds(() => translate(gault, sheet, skerry))}`,
 );
 line(
   'fold 5000 entries of a job',

@@ -13,6 +13,19 @@ const MOST_PRESSES = 8;
 
 const counted = (times: number) => (times === 1 ? 'once' : times === 2 ? 'twice' : `${times} times`);
 
+/** A step as a sentence: “Hold ▲ and ▼ together for 5 s”, “With HAND held, press DN once”. */
+export function strokeSentence(panel: Panel, step: PlanStep): string {
+  const { before, keys, after } = strokeWords(panel, step);
+  const together = keys.join(' and ');
+  const verb = step.action === 'press' && !before.includes('hold') ? 'press' : '';
+  const parts =
+    step.action === 'chord'
+      ? [step.seconds === undefined ? 'press' : 'hold', together, 'together', after]
+      : [before && verb ? `${before},` : before, verb, together, after];
+  const sentence = parts.filter((part) => part !== '').join(' ');
+  return sentence.charAt(0).toUpperCase() + sentence.slice(1);
+}
+
 /** Puts a step of a plan in words: “hold ▲ until 60 shows”. Keys by their labels. */
 export function strokeWords(panel: Panel, step: PlanStep): StrokeWords {
   const keys = (step.keys ?? []).map((id) => panel.keys.find((k) => k.id === id)?.label ?? id);
@@ -20,7 +33,7 @@ export function strokeWords(panel: Panel, step: PlanStep): StrokeWords {
   switch (step.action) {
     case 'press': {
       const held = (step.holding ?? []).map((id) => panel.keys.find((k) => k.id === id)?.label ?? id);
-      const before = held.length > 0 ? `with ${held.join(' and ')} held` : '';
+      const before = held.length > 0 ? `with ${held.join(' and ')} down` : '';
       return times > MOST_PRESSES
         ? { before: [before, 'hold'].filter(Boolean).join(', '), keys, after: `until ${step.shows} shows` }
         : { before, keys, after: counted(times) };

@@ -2,7 +2,14 @@
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { displayOf, parameterOf } from '@brine/core/controllers';
 import { printShown } from '@brine/core/handover';
-import { CannotPlan, planKeys, strokesFor, strokesOut, strokeWords, type Machine } from '@brine/core/panel';
+import {
+  CannotPlan,
+  planKeys,
+  strokesFor,
+  strokesOut,
+  strokeSentence,
+  type Machine,
+} from '@brine/core/panel';
 import { findChangedDrill, markDrill, setValuesDrill, type Drill, type Mark } from '@brine/core/practice';
 import AppButton from '../shared/ui/AppButton.vue';
 import type { LivePanel } from './useLivePanel.ts';
@@ -73,15 +80,12 @@ function hint() {
   }
   try {
     const steps = next
-      ? strokesFor(props.machine, standing, next, at)
+      ? strokesFor(props.machine, standing, next, at).steps
       : at === null
         ? []
         : strokesOut(props.machine, standing, at);
     hints.value = steps.length
-      ? steps.map((step) => {
-          const { before, keys, after } = strokeWords(props.machine.panel, step);
-          return [before, ...keys, after].filter(Boolean).join(' ');
-        })
+      ? steps.map((step) => strokeSentence(props.machine.panel, step))
       : ['Everything is right: leave the menu if you have not, and finish.'];
   } catch (error) {
     if (!(error instanceof CannotPlan)) throw error;
@@ -89,10 +93,9 @@ function hint() {
   }
 }
 const strokes = computed(() =>
-  props.live.done.value.map(({ act, shows }) => {
-    const { before, keys, after } = strokeWords(props.machine.panel, { ...act, shows });
-    return `${[before, ...keys, after].filter(Boolean).join(' ')}: ${shows}`;
-  }),
+  props.live.done.value.map(
+    ({ act, shows }) => `${strokeSentence(props.machine.panel, { ...act, shows })}: ${shows}`,
+  ),
 );
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Machine } from '@brine/core/panel';
+import { computed } from 'vue';
+import { deedWords, type Machine } from '@brine/core/panel';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import DrillCard from './DrillCard.vue';
 import PanelFace from './PanelFace.vue';
@@ -7,6 +8,7 @@ import { useLivePanel } from './useLivePanel.ts';
 
 /** A working panel of one family, and drills on it. */
 const props = defineProps<{ machine: Machine }>();
+const deeds = computed(() => deedWords(props.machine.panel));
 const live = useLivePanel(props.machine, new Map());
 </script>
 
@@ -18,6 +20,19 @@ const live = useLivePanel(props.machine, new Map());
         Keys answer to mouse, touch and the digits on them. Several together: fingers, digits, or Shift and a
         click, which keeps a key down until it is clicked again.
       </p>
+      <div v-if="deeds.length > 0" class="mx-auto mt-4 max-w-md">
+        <h3>Without the menu</h3>
+        <dl class="mt-1 border-t border-ink" data-test="deeds">
+          <div
+            v-for="deed in deeds"
+            :key="deed.does"
+            class="flex justify-between gap-4 border-b border-hairline py-1.5"
+          >
+            <dt>{{ deed.name }}</dt>
+            <dd class="text-right text-soft">{{ deed.strokes.join('; ') }}</dd>
+          </div>
+        </dl>
+      </div>
       <CautionNote class="mx-auto mt-4 max-w-md"
         >Practice sets nothing anywhere. At a real unit outputs start by themselves.</CautionNote
       >

@@ -36,16 +36,27 @@ export function useStrokes(cabinet: Cabinet) {
     return afterKeying(machine.value, new Map(), others);
   });
 
-  // After a code was settled the display stands at it; going back and forth in the list moves nothing at the cabinet.
-  watch(cabinet.lastSettled, (code) => (from.value = code));
-
+  // Going back and forth in the list moves nothing at the cabinet; settling a code does.
+  const endsOf = new Map<string, string | null>();
   const planned = computed(() => {
     const row = cabinet.current.value;
     if (!machine.value || !row) return null;
-    return attempt(() =>
-      strokesFor(machine.value!, present.value, { code: row.code, value: row.value }, from.value),
-    );
+    return attempt(() => {
+      const { steps, ends } = strokesFor(
+        machine.value!,
+        present.value,
+        { code: row.code, value: row.value },
+        from.value,
+      );
+      // Where the display will stand once this code is settled; kept, since the plan is for the next code by then.
+      endsOf.set(row.code, ends);
+      return steps;
+    });
   });
+  watch(
+    cabinet.lastSettled,
+    (code) => (from.value = code !== null && endsOf.has(code) ? endsOf.get(code)! : code),
+  );
   const out = computed(() =>
     machine.value && from.value !== null
       ? attempt(() => strokesOut(machine.value!, present.value, from.value!))

@@ -105,6 +105,11 @@ export function checkChoice(
   const options = faults.array(`${path}.options`, encoding['options']);
   if (options.length === 0) faults.add(`${path}.options`, 'expected at least one option');
   const seen = new Set<string>();
+  // A sheet's text is compared as a number where both are: 0 and 0.0 would be one option.
+  const asRead = (value: unknown) => {
+    const text = String(value).trim();
+    return text !== '' && Number.isFinite(Number(text)) ? String(Number(text)) : text;
+  };
   options.forEach((raw, i) => {
     const at = `${path}.options[${i}]`;
     const option = faults.object(at, raw);
@@ -112,12 +117,12 @@ export function checkChoice(
     const { value, means } = option;
     if (typeof value !== 'number' && typeof value !== 'string')
       faults.add(`${at}.value`, `expected a number or a text, found ${shown(value)}`);
-    else if (seen.has(String(value)))
+    else if (seen.has(asRead(value)))
       faults.add(`${at}.value`, `the option ${shown(value)} stands there twice`);
-    seen.add(String(value));
+    seen.add(asRead(value));
     checkMeans(`${at}.means`, means, settings, faults);
   });
-  if (!seen.has(String(encoding['default'])))
+  if (!seen.has(asRead(encoding['default'])))
     faults.add(
       `${path}.default`,
       `default ${shown(encoding['default'])} is none of the options ${[...seen].join(', ')}`,

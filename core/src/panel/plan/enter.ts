@@ -1,4 +1,5 @@
-import { isCodeStep, type CodeStep, type Gesture, type Menu } from '../../controllers/index.ts';
+import { isCodeStep, type CodeStep, type Menu } from '../../controllers/index.ts';
+import { gestureAct } from './gestureAct.ts';
 import type { Walker } from './walker.ts';
 import { CannotPlan } from './wishes.ts';
 
@@ -7,7 +8,7 @@ export function enterMenu(walker: Walker, menu: Menu): void {
   setSwitches(walker, Object.entries(menu.needs ?? {}));
   for (const step of menu.enter) {
     if (isCodeStep(step)) typeCode(walker, step);
-    else walker.do(gestureAct(walker, step));
+    else walker.do(gestureAct(walker.machine.panel, step));
   }
   if (walker.state.phase === 'busy')
     walker.do({ action: 'wait', seconds: walker.state.busy }, { say: 'It reads its probes.' });
@@ -39,17 +40,6 @@ function setSwitches(walker: Walker, wanted: readonly (readonly [string, string]
 }
 
 const switchOf = (walker: Walker, id: string) => walker.machine.panel.switches?.find((s) => s.id === id);
-
-/** The act that a gesture asks for, held no longer than it must be. */
-export function gestureAct(walker: Walker, gesture: Gesture) {
-  const { press, seconds } = gesture;
-  const keys =
-    press === 'any' ? [walker.machine.panel.keys[0]!.id] : typeof press === 'string' ? [press] : press;
-  if (keys.length > 1) return { action: 'chord' as const, keys, ...(seconds !== undefined && { seconds }) };
-  return seconds === undefined
-    ? { action: 'press' as const, keys }
-    : { action: 'hold' as const, keys, seconds };
-}
 
 function typeCode(walker: Walker, step: CodeStep): void {
   if (step.by === 'count') {

@@ -2,7 +2,8 @@ import type { CodeValues } from '../../controllers/index.ts';
 import { sameCodeValue } from '../../controllers/index.ts';
 import { entriesOf } from '../entries.ts';
 import { menuOf, type PanelState } from '../machine.ts';
-import { gestureAct, normalSwitches } from './enter.ts';
+import { normalSwitches } from './enter.ts';
+import { gestureAct } from './gestureAct.ts';
 import type { Walker } from './walker.ts';
 import { CannotPlan } from './wishes.ts';
 
@@ -53,11 +54,12 @@ function waysOut(walker: Walker): readonly ((trial: Walker) => void)[] {
     if ('power' in rule) ways.push((trial) => trial.do({ action: 'power', to: 'off' }));
     else
       ways.push(
-        (trial) => trial.do(gestureAct(trial, rule)),
+        (trial) => trial.do(gestureAct(trial.machine.panel, rule)),
         // An edit that a move takes and this gesture would drop.
         (trial) => {
           if (move.next !== undefined) trial.press(move.next, 1);
-          if (!isOut(trial.state) && trial.state.phase !== 'ask') trial.do(gestureAct(trial, rule));
+          if (!isOut(trial.state) && trial.state.phase !== 'ask')
+            trial.do(gestureAct(trial.machine.panel, rule));
         },
       );
   }

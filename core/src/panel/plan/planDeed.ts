@@ -1,7 +1,7 @@
 import { act, panelAtRest } from '../interpreter.ts';
 import type { Machine } from '../machine.ts';
 import type { CodeValues } from '../../controllers/index.ts';
-import { gestureAct } from './enter.ts';
+import { gestureAct } from './gestureAct.ts';
 import { leaveWith } from './leave.ts';
 import { Walker, type PlanStep } from './walker.ts';
 import { CannotPlan } from './wishes.ts';
@@ -20,7 +20,7 @@ export function planDeed(machine: Machine, present: CodeValues, does: string): r
   }
   const start = panelAtRest(machine, present);
   const walker = new Walker(machine, start);
-  for (const step of deed.steps) walker.do(gestureAct(walker, step));
+  for (const step of deed.steps) walker.do(gestureAct(machine.panel, step));
   if (walker.state.menu !== null) leaveWith(walker, start.memory);
   let state = start;
   for (const step of walker.steps) state = act(machine, state, step).state;

@@ -3,49 +3,43 @@ import type { CodeValue } from '../../controllers/index.ts';
 import { families, family } from '../../testing/families.ts';
 import { act, panelAtRest } from '../interpreter.ts';
 import { machineOf, type PanelState } from '../machine.ts';
-import { strokeWords } from '../strokeWords.ts';
+import { strokeSentence } from '../strokeWords.ts';
 import { optionsOf, scaleNow } from '../editing.ts';
 import { setsDisplay, standingValues } from '../values.ts';
 import { afterKeying, strokesFor, strokesOut } from './strokes.ts';
 
 const marl = machineOf(family('marl-4'))!;
 const said = (steps: readonly { shows: string }[]) =>
-  steps.map((step) => {
-    const { before, keys, after } = strokeWords(marl.panel, step as never);
-    return `${[before, ...keys, after].filter(Boolean).join(' ')} → ${step.shows}`;
-  });
+  steps.map((step) => `${strokeSentence(marl.panel, step as never)} → ${step.shows}`);
 
 describe('one code after the other', () => {
   test('from the standard display', () => {
-    expect(said(strokesFor(marl, new Map(), { code: 'hold', value: -9 }, null))).toEqual([
-      'hold together ▲ ▼ for 5 s → 0',
-      'hold ▲ until 27 shows → 27',
-      'SET once → hold',
-      'SET once → -5',
-      '▼ 4 times → -9',
-      'SET once → hold',
+    expect(said(strokesFor(marl, new Map(), { code: 'hold', value: -9 }, null).steps)).toEqual([
+      'Hold ▲ and ▼ together for 5 s → 0',
+      'Hold ▲ until 27 shows → 27',
+      'Press SET once → hold',
+      'Press SET once → -5',
+      'Press ▼ 4 times → -9',
+      'Press SET once → hold',
     ]);
   });
 
   test('on from the code before; many presses are held until the value shows', () => {
-    expect(said(strokesFor(marl, new Map([['hold', -9]]), { code: 'gap', value: 15 }, 'hold'))).toEqual([
-      '▲ once → gap',
-      'SET once → 5',
-      'hold ▲ until 15 shows → 15',
-      'SET once → gap',
-    ]);
+    expect(said(strokesFor(marl, new Map([['hold', -9]]), { code: 'gap', value: 15 }, 'hold').steps)).toEqual(
+      ['Press ▲ once → gap', 'Press SET once → 5', 'Hold ▲ until 15 shows → 15', 'Press SET once → gap'],
+    );
   });
 
   test('what stands already is looked at', () => {
-    expect(said(strokesFor(marl, new Map(), { code: 'gap', value: 5 }, 'hold'))).toEqual([
-      '▲ once → gap',
-      'SET once → 5',
-      'SET once → gap',
+    expect(said(strokesFor(marl, new Map(), { code: 'gap', value: 5 }, 'hold').steps)).toEqual([
+      'Press ▲ once → gap',
+      'Press SET once → 5',
+      'Press SET once → gap',
     ]);
   });
 
   test('the way out', () => {
-    expect(said(strokesOut(marl, new Map(), 'gap'))).toEqual(['hold SET for 4 s → reading']);
+    expect(said(strokesOut(marl, new Map(), 'gap'))).toEqual(['Hold SET for 4 s → reading']);
   });
 
   test('a code that is hidden for now says what brings it', () => {
@@ -70,19 +64,19 @@ test.each([...families.keys()])(
       const present = afterKeying(machine, new Map(), keyed);
       const scale = scaleNow(machine, { ...state, memory: present }, parameter);
       const value = scale ? scale.max : optionsOf(machine, parameter).at(-1)!;
-      let steps;
+      let planned;
       try {
-        steps = strokesFor(machine, present, { code: parameter.code, value }, from);
+        planned = strokesFor(machine, present, { code: parameter.code, value }, from);
       } catch {
         continue; // Hidden with the values chosen here.
       }
-      for (const step of steps) {
+      for (const step of planned.steps) {
         const result = act(machine, state, step);
         expect(`${parameter.code}: ${result.shows}`).toBe(`${parameter.code}: ${step.shows}`);
         state = result.state;
       }
       keyed = [...keyed, { code: parameter.code, value }];
-      from = parameter.code;
+      from = planned.ends;
     }
     const present = afterKeying(machine, new Map(), keyed);
     for (const step of strokesOut(machine, present, from!)) state = act(machine, state, step).state;

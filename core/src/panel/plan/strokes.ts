@@ -1,7 +1,6 @@
 import type { CodeValues, Menu } from '../../controllers/index.ts';
 import { panelAtRest } from '../interpreter.ts';
-import type { Machine } from '../machine.ts';
-import { menuOf } from '../machine.ts';
+import { menuOf, type Machine, type PanelState } from '../machine.ts';
 import { store } from '../values.ts';
 import { changeTo } from './change.ts';
 import { enterMenu } from './enter.ts';
@@ -10,6 +9,15 @@ import { moveTo } from './move.ts';
 import { standsAt } from './order.ts';
 import { Walker, type PlanStep } from './walker.ts';
 import { CannotPlan, roundsOf, type Wish } from './wishes.ts';
+
+/**
+ * Strokes for one code, and the code at which the display stands after them: some panels go on to the next by themselves, and some must be left
+ * before what was set counts (null: the standard display).
+ */
+export interface CodeStrokes {
+  readonly steps: readonly PlanStep[];
+  readonly ends: string | null;
+}
 
 /**
  * The strokes for one code while a whole list is keyed in: from the standard display, or from the code the display shows now (`from`), to
@@ -21,20 +29,20 @@ export function strokesFor(
   present: CodeValues,
   wish: Wish,
   from: string | null,
-): readonly PlanStep[] {
+): CodeStrokes {
   const start = panelAtRest(machine, present);
   const rounds = roundsOf(machine, start.memory, [wish]);
   const wanted = [...rounds.display, ...rounds.presets, ...rounds.rest][0]!;
   const parameter = machine.parameters.get(wanted.code)!;
   const walker = walkerAt(machine, present, from);
-  if (walker.state.phase !== 'rest' && !moveTo(walker, parameter)) leaveWith(walker, walker.state.memory);
+  if (walker.state.phase !== 'rest' && !moveTo(walker, parameter)) leaveWith(walker, start.memory);
   if (walker.state.phase === 'rest') {
     const ways = menusWith(machine, wanted.code).flatMap((menu) => {
       const trial = walker.copy();
       enterMenu(trial, menu);
       return moveTo(trial, parameter) ? [trial] : [];
     });
-    const best = ways.sort((a, b) => a.cost - b.cost)[0];
+    const best = ways[0];
     if (!best) {
       const master = parameter.visibleWhen?.code;
       throw new CannotPlan(
@@ -45,15 +53,22 @@ export function strokesFor(
     }
     walker.become(best);
   }
-  if (!standsAt(walker.state.memory, wanted)) changeTo(walker, parameter, wanted.value);
-  else look(walker, wanted.code);
-  return walker.steps;
+  if (standsAt(start.memory, wanted)) look(walker, wanted.code);
+  else {
+    changeTo(walker, parameter, wanted.value);
+    // What every other number is shown in must be saved before the next one is keyed.
+    const setsOthers = rounds.rest.length === 0;
+    if (setsOthers && walker.state.menu !== null && menuOf(machine, walker.state).stores === 'leaving')
+      leaveWith(walker, store(machine.definition, start.memory, wanted.code, wanted.value));
+  }
+  const { at } = walker.state;
+  return { steps: walker.steps, ends: at && 'code' in at ? at.code : null };
 }
 
 /** The strokes that leave the menu the display stands in, so that everything taken stays. */
 export function strokesOut(machine: Machine, present: CodeValues, from: string): readonly PlanStep[] {
   const walker = walkerAt(machine, present, from);
-  leaveWith(walker, walker.state.memory);
+  leaveWith(walker, panelAtRest(machine, present).memory);
   return walker.steps;
 }
 
@@ -66,16 +81,32 @@ function walkerAt(machine: Machine, present: CodeValues, from: string | null): W
   for (const menu of menusWith(machine, from)) {
     const walker = new Walker(machine, start);
     enterMenu(walker, menu);
-    if (moveTo(walker, parameter)) return new Walker(machine, walker.state);
+    if (moveTo(walker, parameter)) return new Walker(machine, withSomethingInHand(walker.state, menu, from));
   }
   throw new CannotPlan(`${from}: the menus do not show it with the values as they stand`);
 }
 
-/** Menus that hold a code, those without a switch to be moved first. */
+/**
+ * Where a menu saves on leaving, what was keyed is still in hand: the value of the code that shows now stands for all of it, and memory holds
+ * something else, so that a way out that discards is never taken for one that keeps.
+ */
+function withSomethingInHand(state: PanelState, menu: Menu, code: string): PanelState {
+  if (menu.stores !== 'leaving') return state;
+  const value = state.memory.get(code)!;
+  return { ...state, hand: new Map([[code, value]]), memory: new Map(state.memory).set(code, NOT_SAVED) };
+}
+
+const NOT_SAVED = '(not saved)';
+
+/** Menus that hold a code: those without a switch to be moved first, then the longest, in which a whole list is keyed in one visit. */
 function menusWith(machine: Machine, code: string): readonly Menu[] {
   return machine.panel.menus
     .filter((menu) => machine.codes.get(menu.id)!.includes(code))
-    .sort((a, b) => Number(a.needs !== undefined) - Number(b.needs !== undefined));
+    .sort(
+      (a, b) =>
+        Number(a.needs !== undefined) - Number(b.needs !== undefined) ||
+        machine.codes.get(b.id)!.length - machine.codes.get(a.id)!.length,
+    );
 }
 
 function look(walker: Walker, code: string): void {
