@@ -56,6 +56,7 @@ const from = computed({
         :seconds="strokes.timeOut.value"
         @closed="strokes.standAt(null)"
       />
+      <span v-if="strokes.timeOut.value !== null && !compact">{{ strokes.timeOutWords.value }}</span>
     </div>
   </section>
 </template>

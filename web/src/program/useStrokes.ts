@@ -3,6 +3,7 @@ import {
   afterKeying,
   CannotPlan,
   machineOf,
+  panelWords,
   strokesFor,
   strokesOut,
   strokeWords,
@@ -67,6 +68,11 @@ export function useStrokes(cabinet: Cabinet) {
   const problem = computed(() => planned.value?.problem ?? null);
   const timeOut = computed(() => machine.value?.panel.menus[0]?.timeOut?.seconds ?? null);
 
+  /** What the menu's closing by itself does: on some panels it drops everything keyed since the last save. */
+  const timeOutWords = computed(() =>
+    job.replacement.value ? (panelWords(job.replacement.value)?.timeOut ?? '') : '',
+  );
+
   function linesOf(steps: readonly PlanStep[]): readonly StrokeLine[] {
     const row = cabinet.current.value;
     const name = machine.value?.panel.display?.text ? row?.parameter.name : row?.code;
@@ -97,6 +103,7 @@ export function useStrokes(cabinet: Cabinet) {
     outLines,
     problem,
     timeOut,
+    timeOutWords,
     hasPanel: computed(() => machine.value !== null),
   };
 }
