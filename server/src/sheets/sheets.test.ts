@@ -36,7 +36,7 @@ describe('the leave-behind sheet', () => {
     ]);
   });
 
-  test.each(['marl-4', 'skerry-dx', 'gault-p', 'tarn-1'])(
+  test.each(['marl-4', 'skerry-dx', 'gault-p', 'tarn-1', 'brae-f', 'brae-c', 'ness-2'])(
     'of the %s is one page with codes, words, what was found, who and what to watch',
     async (id) => {
       const [oldPin, newPin] = [
