@@ -1,5 +1,4 @@
-import { readDefinition } from '@brine/core/controllers';
-import { unreachable } from '@brine/core/panel';
+import { readController } from '@brine/core/panel';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { readJson } from '../files.ts';
@@ -12,9 +11,8 @@ export const controllerCheck: Command = {
   run(args) {
     const [path] = args.positional;
     if (path === undefined) throw new Refusal('controller check: expected a file *.controller.json');
-    const read = readDefinition(readJson(path));
-    // What no key reaches can be asked only of a definition that is sound otherwise.
-    const faults = 'faults' in read ? read.faults : unreachable(read.definition);
+    const read = readController(readJson(path));
+    const faults = 'faults' in read ? read.faults : [];
     return { json: { ok: faults.length === 0, faults } };
   },
 };

@@ -3,7 +3,7 @@ import { resolutionOf, printCode, shownUnitOf, type DisplayState } from '../cont
 import type { Program, ProgramRow } from '../jobs/index.ts';
 import { meaningOfOption } from '../controllers/index.ts';
 import { unitSymbol } from '../quantities/index.ts';
-import { printValue, settingOf, type SettingId } from '../settings/index.ts';
+import { printValue, settingGroup, settingOf, type SettingId } from '../settings/index.ts';
 
 /** One line of the sheet left in the unit. */
 export interface SheetLine {
@@ -103,21 +103,8 @@ export function groupTitle(row: {
 }): string {
   const folder = row.parameter.path?.[0];
   if (folder) return folder;
-  const prefix = row.settings[0]?.split('.')[0] ?? '';
-  return groupNames[prefix] ?? 'Other';
+  return settingGroup(row.settings[0]);
 }
-
-const groupNames: Readonly<Record<string, string>> = {
-  regulation: 'Cooling',
-  compressor: 'Compressor',
-  defrost: 'Defrost',
-  fans: 'Fan',
-  alarms: 'Alarms',
-  probes: 'Probes',
-  display: 'Display',
-  access: 'Keys',
-  stage2: 'Second stage',
-};
 
 function lineOf(row: ProgramRow, display: DisplayState): SheetLine {
   const value = row.state === 'showsElse' ? (row.shown ?? '') : printShown(row.parameter, row.value, display);

@@ -1,4 +1,4 @@
-export * from './describe.ts';
+export * from './words/menuWords.ts';
 export * from './act.ts';
 export type { Edit, Entry, Machine, PanelState } from './machine.ts';
 export { machineOf } from './machine.ts';
@@ -9,8 +9,8 @@ export type { PlanStep } from './plan/walker.ts';
 export { planKeys, type KeyPlan } from './plan/planKeys.ts';
 export { planDeed } from './plan/planDeed.ts';
 export { presentValues } from './present.ts';
-export { unreachable } from './reach.ts';
+export { readController, unreachable } from './reach.ts';
 export { afterKeying, strokesFor, strokesOut, type CodeStrokes } from './plan/strokes.ts';
-export { strokeSentence, strokeWords, type StrokeWords } from './strokeWords.ts';
+export { strokeSentence, strokeWords, type StrokeWords } from './words/strokeWords.ts';
 export { setsDisplay } from './values.ts';
-export { deedWords, type DeedWords } from './deedWords.ts';
+export { deedWords, type DeedWords } from './words/deedWords.ts';

@@ -2,7 +2,7 @@ import type { CodeValues } from '../controllers/index.ts';
 import { strokeOf, type Act, type Stroke } from './act.ts';
 import { follow, stillFollowing } from './entering.ts';
 import { holdDown, inMenu, letGo, openMenu, answer, timeOut } from './menu.ts';
-import { menuOf, type Machine, type PanelState } from './machine.ts';
+import { menuOf, nothingOpen, type Machine, type PanelState } from './machine.ts';
 import { toRest } from './memory.ts';
 import { shows } from './shows.ts';
 import { fullMemory } from './values.ts';
@@ -19,18 +19,9 @@ export interface Acted {
 /** A panel at rest with the supply on, its switches normal; codes not given stand at their default. */
 export function panelAtRest(machine: Machine, values: CodeValues = new Map()): PanelState {
   return {
-    phase: 'rest',
+    ...nothingOpen,
     memory: fullMemory(machine.definition, values),
-    hand: new Map(),
     switches: new Map((machine.panel.switches ?? []).map((s) => [s.id, s.normal])),
-    idle: 0,
-    following: [],
-    menu: null,
-    folder: [],
-    at: null,
-    edit: null,
-    holding: null,
-    busy: 0,
     message: null,
     deeds: [],
   };

@@ -92,4 +92,21 @@ export function parameterAt(machine: Machine, state: PanelState): Parameter | nu
   return state.at && 'code' in state.at ? (machine.parameters.get(state.at.code) ?? null) : null;
 }
 
-export type { CodeValue };
+/** What a panel that stands at its standard display has open, in hand and under way: nothing. */
+export const nothingOpen = {
+  phase: 'rest',
+  hand: new Map<string, CodeValue>(),
+  idle: 0,
+  following: [],
+  menu: null,
+  folder: [],
+  at: null,
+  edit: null,
+  holding: null,
+  busy: 0,
+} as const satisfies Partial<PanelState>;
+
+/** Codes that a menu sets by itself when it senses its probes. */
+export function sensedCodes(machine: Machine): ReadonlySet<string> {
+  return new Set(machine.panel.menus.flatMap((m) => (m.senses?.sets ?? []).map((s) => s.code)));
+}

@@ -1,22 +1,10 @@
 import type { CodeValue } from '../controllers/index.ts';
-import { menuOf, type Machine, type PanelState } from './machine.ts';
+import { menuOf, nothingOpen, type Machine, type PanelState } from './machine.ts';
 import { presetValues, setsDisplay, store } from './values.ts';
 
 /** Out of every menu, with what is in memory; what is in hand is dropped. */
 export function toRest(state: PanelState): PanelState {
-  return {
-    ...state,
-    phase: 'rest',
-    hand: new Map(),
-    idle: 0,
-    following: [],
-    menu: null,
-    folder: [],
-    at: null,
-    edit: null,
-    holding: null,
-    busy: 0,
-  };
+  return { ...state, ...nothingOpen };
 }
 
 /** Takes a value: to memory at once, or in hand until a save, as the menu stores. */

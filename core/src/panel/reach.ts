@@ -1,5 +1,6 @@
 import {
   displayOf,
+  readDefinition,
   scaleOf,
   type CodeValue,
   type ControllerDefinition,
@@ -9,11 +10,25 @@ import {
 import { clean, decimalsOf } from '../quantities/index.ts';
 import { optionsOf } from './editing.ts';
 import { panelAtRest } from './interpreter.ts';
-import { machineOf, type Machine } from './machine.ts';
+import { machineOf, sensedCodes, type Machine } from './machine.ts';
 import { enterMenu } from './plan/enter.ts';
 import { planKeys } from './plan/planKeys.ts';
 import { Walker } from './plan/walker.ts';
 import { CannotPlan } from './plan/wishes.ts';
+
+/**
+ * Reads a definition as `brine controller check` judges it: well-formed, and every menu and code reached by keys. Deciphering a sheet needs less:
+ * `readDefinition`.
+ */
+export function readController(
+  data: unknown,
+): { readonly definition: ControllerDefinition } | { readonly faults: readonly DefinitionFault[] } {
+  const read = readDefinition(data);
+  if ('faults' in read) return read;
+  // What no key reaches can be asked only of a definition that is sound otherwise.
+  const faults = unreachable(read.definition);
+  return faults.length === 0 ? read : { faults };
+}
 
 /**
  * What no key sequence reaches on a panel that is well-formed: menus that do not open by their own steps, parameters that cannot be set to
@@ -27,7 +42,7 @@ export function unreachable(definition: ControllerDefinition): readonly Definiti
   );
   if (closed.length > 0) return closed;
   const byThemselves = new Set([
-    ...machine.panel.menus.flatMap((menu) => (menu.senses?.sets ?? []).map((s) => s.code)),
+    ...sensedCodes(machine),
     ...(definition.presets ?? []).flatMap((preset) => Object.keys(preset.values)),
   ]);
   return definition.parameters.flatMap((parameter, i) => {

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { sameCodeValue } from '../controllers/index.ts';
 import { act, machineOf, panelAtRest, planKeys, type PanelState } from '../panel/index.ts';
 import { families, family } from '../testing/families.ts';
-import { findChangedDrill, markDrill, setValuesDrill } from './drill.ts';
+import { findChangedDrill, setValuesDrill } from './drill.ts';
+import { markDrill } from './mark.ts';
 
 /** A fixed sequence that looks like chance (a linear congruence). */
 function chanceFrom(seed: number) {

@@ -7,7 +7,7 @@ import {
   type CodeValues,
   type Parameter,
 } from '../controllers/index.ts';
-import { panelAtRest, planKeys, setsDisplay, type Machine, type PanelState } from '../panel/index.ts';
+import { panelAtRest, planKeys, setsDisplay, type Machine } from '../panel/index.ts';
 import { clean, decimalsOf } from '../quantities/index.ts';
 
 /** An exercise on a panel: how it begins, and what must be stored at the end. */
@@ -18,19 +18,6 @@ export interface Drill {
   readonly goal: readonly { readonly code: string; readonly value: CodeValue }[];
   /** Memory at the end, every code. */
   readonly ends: CodeValues;
-}
-
-/** A judgement by what is stored, not by the way there. */
-export interface Mark {
-  readonly right: readonly string[];
-  readonly wrong: readonly {
-    readonly code: string;
-    readonly wanted: CodeValue;
-    readonly stored: CodeValue | undefined;
-  }[];
-  /** The panel was left: back on its standard display. */
-  readonly atRest: boolean;
-  readonly passed: boolean;
 }
 
 /** Numbers in [0, 1), handed in: the core has no chance of its own. */
@@ -70,25 +57,6 @@ export function findChangedDrill(machine: Machine, chance: Chance): Drill {
     return { kind: 'findChanged', begins, goal, ends };
   }
   throw new Error('this panel has no value that can be changed and set back');
-}
-
-/** Marks a drill by what the panel holds. */
-export function markDrill(drill: Drill, state: PanelState): Mark {
-  const codes = [...drill.ends.keys()];
-  const isRight = (code: string) => {
-    const stored = state.memory.get(code);
-    return stored !== undefined && sameCodeValue(stored, drill.ends.get(code)!);
-  };
-  const wrong = codes
-    .filter((code) => !isRight(code))
-    .map((code) => ({ code, wanted: drill.ends.get(code)!, stored: state.memory.get(code) }));
-  const atRest = state.phase === 'rest';
-  return {
-    right: drill.goal.map((g) => g.code).filter(isRight),
-    wrong,
-    atRest,
-    passed: wrong.length === 0 && atRest,
-  };
 }
 
 /** Codes worth practising: in the menu as things stand, with more than one value, not those that change the display under one's hands. */

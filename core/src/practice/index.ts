@@ -1,1 +1,2 @@
 export * from './drill.ts';
+export * from './mark.ts';

@@ -6,3 +6,4 @@ export * from './sameValue.ts';
 export * from './quiet.ts';
 export * from './validate.ts';
 export * from './file.ts';
+export * from './groupNames.ts';

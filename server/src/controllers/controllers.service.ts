@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
-import { readDefinition, type ControllerDefinition } from '@brine/core/controllers';
+import type { ControllerDefinition } from '@brine/core/controllers';
 import type { PinnedDefinition } from '@brine/core/jobs';
+import { readController as checkController } from '@brine/core/panel';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
@@ -40,7 +41,7 @@ export function readController(
 
 /** Takes a definition into the library after the same check as `brine controller check`. The same content twice is one version. */
 export function importController(services: Services, data: unknown): Promise<PinnedDefinition> {
-  const read = readDefinition(data);
+  const read = checkController(data);
   if ('faults' in read)
     throw new AppError(
       'badInput',

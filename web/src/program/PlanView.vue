@@ -1,24 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { ChosenValue } from '@brine/core/jobs';
+import { settingGroup } from '@brine/core/settings';
 import { useJob } from '../shared/job/useJob.ts';
 import PlanRow from './PlanRow.vue';
 
 const job = useJob();
-const titles: Readonly<Record<string, string>> = {
-  regulation: 'Cooling',
-  compressor: 'Compressor',
-  defrost: 'Defrost',
-  fans: 'Fan',
-  alarms: 'Alarms',
-  probes: 'Probes',
-  display: 'Display',
-  access: 'Keys',
-};
 const groups = computed(() => {
   const byTitle = new Map<string, ChosenValue[]>();
   for (const chosen of job.program.value.chosen) {
-    const title = titles[chosen.setting.split('.')[0]!] ?? 'Other';
+    const title = settingGroup(chosen.setting);
     byTitle.set(title, [...(byTitle.get(title) ?? []), chosen]);
   }
   return [...byTitle].map(([title, values]) => ({ title, values }));

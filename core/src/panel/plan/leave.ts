@@ -26,12 +26,7 @@ export function leaveWith(walker: Walker, wanted: CodeValues): void {
   const best = good[0];
   if (!best) throw new CannotPlan(`no way out of the menu ${menu.id} keeps what was set`);
   if (menu.advise === 'powerCycle')
-    Object.assign(best.steps, {
-      [best.steps.length - 1]: {
-        ...best.steps.at(-1)!,
-        say: 'Then switch the supply off and on once, so that it takes what was saved.',
-      },
-    });
+    best.sayLast('Then switch the supply off and on once, so that it takes what was saved.');
   walker.become(best);
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { families, family } from '../../testing/families.ts';
-import { deedWords } from '../deedWords.ts';
+import { deedWords } from '../words/deedWords.ts';
 import { act, panelAtRest } from '../interpreter.ts';
 import { machineOf } from '../machine.ts';
 import { planDeed } from './planDeed.ts';

@@ -13,7 +13,7 @@ import { families, family } from '../../testing/families.ts';
 import { styleDefinition, styles } from '../../testing/panels.ts';
 import { optionsOf } from '../editing.ts';
 import { act, panelAtRest } from '../interpreter.ts';
-import { machineOf, type Machine } from '../machine.ts';
+import { machineOf, sensedCodes, type Machine } from '../machine.ts';
 import { setsDisplay, store } from '../values.ts';
 import { planKeys } from './planKeys.ts';
 import type { Wish } from './wishes.ts';
@@ -178,7 +178,7 @@ const wanted = (codes: readonly string[]) =>
 /** A value that lies on the display's steps is needed to turn to another: presets and conversions may leave one that does not. */
 function holds(m: Machine, runs: number): void {
   const codes = settable(m);
-  const sensed = new Set(m.panel.menus.flatMap((menu) => (menu.senses?.sets ?? []).map((s) => s.code)));
+  const sensed = sensedCodes(m);
   fc.assert(
     fc.property(wanted(codes), ({ present, wishes }) => {
       const displayFirst = (a: readonly [string, number], b: readonly [string, number]) =>

@@ -1,11 +1,11 @@
 import type { CodeValues, Menu } from '../../controllers/index.ts';
 import { act, panelAtRest } from '../interpreter.ts';
-import type { Machine, PanelState } from '../machine.ts';
-import { menuOf } from '../machine.ts';
+import { sensedCodes, type Machine, type PanelState } from '../machine.ts';
 import { asShown, store } from '../values.ts';
 import { changeTo } from './change.ts';
 import { enterMenu } from './enter.ts';
 import { leaveWith } from './leave.ts';
+import { look } from './look.ts';
 import { moveTo } from './move.ts';
 import { orderOf, standsAt } from './order.ts';
 import { Walker, type PlanStep } from './walker.ts';
@@ -71,7 +71,7 @@ function inOneVisit(walker: Walker, errands: readonly Errand[], here: readonly s
       continue;
     }
     if (!moveTo(walker, parameter)) break;
-    if (errand.look) lookAt(walker, errand);
+    if (errand.look) look(walker, errand.code, `It must show ${errand.value}.`);
     else {
       changeTo(walker, parameter, errand.value);
       wanted = store(walker.machine.definition, wanted, errand.code, errand.value);
@@ -80,18 +80,6 @@ function inOneVisit(walker: Walker, errands: readonly Errand[], here: readonly s
   }
   leaveWith(walker, wanted);
   return errands.slice(done);
-}
-
-/** Reads a value back: opens it, looks, and steps out again without a change. */
-function lookAt(walker: Walker, errand: Errand): void {
-  const menu = menuOf(walker.machine, walker.state);
-  const rules = menu.edit ?? {};
-  const about = { for: errand.code };
-  if ((rules.starts ?? 'open') !== 'open' || menu.move?.open === undefined) return;
-  walker.do({ action: 'press', keys: [menu.move.open] }, { ...about, say: `It must show ${errand.value}.` });
-  if (menu.move.back !== undefined) walker.press(menu.move.back, 1, about);
-  else if (rules.take !== undefined && rules.take !== 'move' && rules.take !== 'release')
-    walker.press(rules.take, 1, about);
 }
 
 /** The menu that holds the first errand and most of those that follow; one that neither senses nor needs a switch where there is one. */
@@ -108,11 +96,6 @@ function bestMenu(machine: Machine, errands: readonly Errand[]): Menu {
   const best = scored[0];
   if (!best) throw new CannotPlan(`${errands[0]!.code}: no menu reaches it`);
   return best.menu;
-}
-
-/** Codes that a menu sets by itself when it senses its probes. */
-function sensedCodes(machine: Machine): ReadonlySet<string> {
-  return new Set(machine.panel.menus.flatMap((m) => (m.senses?.sets ?? []).map((s) => s.code)));
 }
 
 /** Runs the steps on a fresh panel and holds the result against what was wished. */

@@ -3,7 +3,7 @@ import type { CodeValue } from '../../controllers/index.ts';
 import { families, family } from '../../testing/families.ts';
 import { act, panelAtRest } from '../interpreter.ts';
 import { machineOf, type PanelState } from '../machine.ts';
-import { strokeSentence } from '../strokeWords.ts';
+import { strokeSentence } from '../words/strokeWords.ts';
 import { optionsOf, scaleNow } from '../editing.ts';
 import { setsDisplay, standingValues } from '../values.ts';
 import { afterKeying, strokesFor, strokesOut } from './strokes.ts';

@@ -1,10 +1,11 @@
 import type { CodeValues, Menu } from '../../controllers/index.ts';
 import { panelAtRest } from '../interpreter.ts';
 import { menuOf, type Machine, type PanelState } from '../machine.ts';
-import { store } from '../values.ts';
+import { setsDisplay, store } from '../values.ts';
 import { changeTo } from './change.ts';
 import { enterMenu } from './enter.ts';
 import { leaveWith } from './leave.ts';
+import { look } from './look.ts';
 import { moveTo } from './move.ts';
 import { standsAt } from './order.ts';
 import { Walker, type PlanStep } from './walker.ts';
@@ -109,20 +110,9 @@ function menusWith(machine: Machine, code: string): readonly Menu[] {
     );
 }
 
-function look(walker: Walker, code: string): void {
-  const { move, edit } = menuOf(walker.machine, walker.state);
-  if ((edit?.starts ?? 'open') !== 'open' || move?.open === undefined) return;
-  walker.pressOnce(move.open, { for: code });
-  if (move.back !== undefined) walker.pressOnce(move.back, { for: code });
-  else if (edit?.take !== undefined && edit.take !== 'move') walker.pressOnce(edit.take, { for: code });
-}
-
 /** Values of a panel after some codes were keyed in, the display's unit and tenths first: the rest is shown in them. */
 export function afterKeying(machine: Machine, present: CodeValues, keyed: readonly Wish[]): CodeValues {
-  const first = (wish: Wish) => {
-    const setting = machine.parameters.get(wish.code)?.setting;
-    return setting === 'display.unit' || setting === 'display.decimal' ? 0 : 1;
-  };
+  const first = (wish: Wish) => Number(!setsDisplay(machine.parameters.get(wish.code)!));
   return [...keyed]
     .sort((a, b) => first(a) - first(b))
     .reduce(

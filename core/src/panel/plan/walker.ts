@@ -66,6 +66,12 @@ export class Walker {
     this.sealed = true;
   }
 
+  /** Adds a sentence to the last step. */
+  sayLast(say: string): void {
+    const last = this.steps.pop();
+    if (last) this.steps.push({ ...last, say });
+  }
+
   press(key: string, times: number, about: { readonly for?: string; readonly say?: string } = {}): void {
     if (times > 0) this.do({ action: 'press', keys: [key], times }, about);
   }

@@ -1,5 +1,5 @@
-import type { Panel } from '../controllers/index.ts';
-import { gestureAct } from './plan/gestureAct.ts';
+import type { Panel } from '../../controllers/index.ts';
+import { gestureAct } from '../plan/gestureAct.ts';
 import { strokeSentence } from './strokeWords.ts';
 
 const names: Readonly<Record<string, string>> = {

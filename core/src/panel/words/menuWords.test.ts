@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { family } from '../testing/families.ts';
-import { panelWords } from './describe.ts';
+import { family } from '../../testing/families.ts';
+import { panelWords } from './menuWords.ts';
 
 // Oracle: the panel data of the demo families, read by hand.
 test.each([

@@ -1,5 +1,6 @@
-import type { Panel } from '../controllers/index.ts';
-import type { PlanStep } from './plan/walker.ts';
+import type { Panel } from '../../controllers/index.ts';
+import type { PlanStep } from '../plan/walker.ts';
+import { keyLabel } from './keyLabel.ts';
 
 /** A step as a technician reads it: what comes before the keys, the keys, what comes after. */
 export interface StrokeWords {
@@ -28,11 +29,11 @@ export function strokeSentence(panel: Panel, step: PlanStep): string {
 
 /** Puts a step of a plan in words: “hold ▲ until 60 shows”. Keys by their labels. */
 export function strokeWords(panel: Panel, step: PlanStep): StrokeWords {
-  const keys = (step.keys ?? []).map((id) => panel.keys.find((k) => k.id === id)?.label ?? id);
+  const keys = (step.keys ?? []).map((id) => keyLabel(panel, id));
   const times = step.times ?? 1;
   switch (step.action) {
     case 'press': {
-      const held = (step.holding ?? []).map((id) => panel.keys.find((k) => k.id === id)?.label ?? id);
+      const held = (step.holding ?? []).map((id) => keyLabel(panel, id));
       const before = held.length > 0 ? `with ${held.join(' and ')} down` : '';
       return times > MOST_PRESSES
         ? { before: [before, 'hold'].filter(Boolean).join(', '), keys, after: `until ${step.shows} shows` }
