@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { launch, newPage } from './support/browser.ts';
+import { newPage } from './support/browser.ts';
 import { byTest, click, fill, seeText, signIn } from './support/acts.ts';
 import { PASSWORD } from './support/steps.ts';
-import { startServer } from './support/server.ts';
+import { onStage } from './support/stage.ts';
 import { expectSame, type EndToEndTest } from './support/suite.ts';
 
 const require = createRequire(import.meta.url);
@@ -19,10 +19,8 @@ interface AxeResult {
 /** Keys of the desk. */
 export const keys: EndToEndTest = {
   name: '/ jumps to a code, ? lists the keys of the page, [ and ] change station, arrows move and Enter ticks',
-  async run() {
-    const server = await startServer();
-    const { browser, close } = await launch();
-    try {
+  run: () =>
+    onStage(async ({ server, browser }) => {
       const page = await newPage(browser);
       await signIn(page, server.base, 'tess', PASSWORD);
       await page.keyboard.press('/');
@@ -48,21 +46,15 @@ export const keys: EndToEndTest = {
       await page.keyboard.press('Escape');
       await page.keyboard.press('[');
       await page.waitForFunction(() => location.pathname.endsWith('/survey'));
-    } finally {
-      await close();
-      await server.stop();
-    }
-  },
+    }),
 };
 
 /** Accessibility, measured by axe-core on every main view in both themes. */
 export const accessible: EndToEndTest = {
   name: 'no view breaks a rule of WCAG 2.2 AA that axe-core can see, on paper and in the box, at the desk and on a phone',
-  async run() {
-    const server = await startServer();
-    const { browser, close } = await launch();
-    const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-    try {
+  run: () =>
+    onStage(async ({ server, browser }) => {
+      const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
       const found: string[] = [];
       for (const size of ['desk', 'phone'] as const) {
         const page = await newPage(browser, size);
@@ -112,76 +104,69 @@ export const accessible: EndToEndTest = {
           }
       }
       expectSame(found, [], 'violations');
-    } finally {
-      await close();
-      await server.stop();
-    }
-  },
+    }),
 };
 
 /** An installation without demo data. */
 export const firstLead: EndToEndTest = {
   name: 'without demo the first start prints a one-time link; the first lead invites, adds a site, a unit and a controller family',
-  async run() {
-    const server = await startServer({ demo: false });
-    const { browser, close } = await launch();
-    try {
-      const link = /http:\S+\/link\/\S+/.exec(server.output())![0];
-      const page = await newPage(browser);
-      await page.goto(link, { waitUntil: 'networkidle0' });
-      await seeText(page, 'Become the first lead');
-      await fill(page, 'input[name="login"]', 'olga');
-      await fill(page, 'input[name="name"]', 'Olga Brack');
-      await fill(page, 'input[name="password"]', 'a long password');
-      await fill(page, 'input[name="again"]', 'a long passwort');
-      await click(page, byTest('take-link'));
-      await seeText(page, 'The two passwords differ');
-      await fill(page, 'input[name="again"]', 'a long password');
-      await click(page, byTest('take-link'));
-      await seeText(page, 'No jobs yet');
+  run: () =>
+    onStage(
+      async ({ server, browser }) => {
+        const link = /http:\S+\/link\/\S+/.exec(server.output())![0];
+        const page = await newPage(browser);
+        await page.goto(link, { waitUntil: 'networkidle0' });
+        await seeText(page, 'Become the first lead');
+        await fill(page, 'input[name="login"]', 'olga');
+        await fill(page, 'input[name="name"]', 'Olga Brack');
+        await fill(page, 'input[name="password"]', 'a long password');
+        await fill(page, 'input[name="again"]', 'a long passwort');
+        await click(page, byTest('take-link'));
+        await seeText(page, 'The two passwords differ');
+        await fill(page, 'input[name="again"]', 'a long password');
+        await click(page, byTest('take-link'));
+        await seeText(page, 'No jobs yet');
 
-      await page.goto(`${server.base}/people`, { waitUntil: 'networkidle0' });
-      await click(page, byTest('invite'));
-      await fill(page, 'input[name="name"]', 'Piet Ebb');
-      await fill(page, 'input[name="login"]', 'piet');
-      await click(page, byTest('send-invite'));
-      await page.waitForSelector(byTest('one-time-link'));
-      const invited = await page.$eval(
-        `${byTest('one-time-link')} .select-all`,
-        (node) => node.textContent ?? '',
-      );
-      const other = await newPage(await browser.createBrowserContext());
-      await other.goto(invited, { waitUntil: 'networkidle0' });
-      await seeText(other, 'Welcome, Piet Ebb');
-      await fill(other, 'input[name="password"]', 'another password');
-      await fill(other, 'input[name="again"]', 'another password');
-      await click(other, byTest('take-link'));
-      await seeText(other, 'No jobs yet');
+        await page.goto(`${server.base}/people`, { waitUntil: 'networkidle0' });
+        await click(page, byTest('invite'));
+        await fill(page, 'input[name="name"]', 'Piet Ebb');
+        await fill(page, 'input[name="login"]', 'piet');
+        await click(page, byTest('send-invite'));
+        await page.waitForSelector(byTest('one-time-link'));
+        const invited = await page.$eval(
+          `${byTest('one-time-link')} .select-all`,
+          (node) => node.textContent ?? '',
+        );
+        const other = await newPage(await browser.createBrowserContext());
+        await other.goto(invited, { waitUntil: 'networkidle0' });
+        await seeText(other, 'Welcome, Piet Ebb');
+        await fill(other, 'input[name="password"]', 'another password');
+        await fill(other, 'input[name="again"]', 'another password');
+        await click(other, byTest('take-link'));
+        await seeText(other, 'No jobs yet');
 
-      await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
-      await click(other, byTest('new-site'));
-      await fill(other, 'input[name="name"]', 'Lighthouse Canteen');
-      await click(other, byTest('save-site'));
-      await seeText(other, 'Lighthouse Canteen');
-      await click(other, byTest('add-unit'));
-      await fill(other, 'input[name="tag"]', 'LC-1');
-      await fill(other, 'input[name="name"]', 'Soup freezer');
-      await click(other, byTest('save-unit'));
-      await seeText(other, 'Soup freezer');
-      await other.goto(`${server.base}/controls`, { waitUntil: 'networkidle0' });
-      const input = await other.waitForSelector(byTest('controller-file'));
-      await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(
-        new URL('../demo/controllers/tarn-1.controller.json', import.meta.url).pathname,
-      );
-      await seeText(other, 'Off-cycle length');
-      // Archive and undo instead of asking twice.
-      await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
-      await other.waitForFunction(() => document.body.innerText.includes('Soup freezer'));
-      await (await other.$$('li button')).at(1)!.click();
-      await seeText(other, 'Soup freezer is in the archive.');
-    } finally {
-      await close();
-      await server.stop();
-    }
-  },
+        await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
+        await click(other, byTest('new-site'));
+        await fill(other, 'input[name="name"]', 'Lighthouse Canteen');
+        await click(other, byTest('save-site'));
+        await seeText(other, 'Lighthouse Canteen');
+        await click(other, byTest('add-unit'));
+        await fill(other, 'input[name="tag"]', 'LC-1');
+        await fill(other, 'input[name="name"]', 'Soup freezer');
+        await click(other, byTest('save-unit'));
+        await seeText(other, 'Soup freezer');
+        await other.goto(`${server.base}/controls`, { waitUntil: 'networkidle0' });
+        const input = await other.waitForSelector(byTest('controller-file'));
+        await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(
+          new URL('../demo/controllers/tarn-1.controller.json', import.meta.url).pathname,
+        );
+        await seeText(other, 'Off-cycle length');
+        // Archive and undo instead of asking twice.
+        await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
+        await other.waitForFunction(() => document.body.innerText.includes('Soup freezer'));
+        await (await other.$$('li button')).at(1)!.click();
+        await seeText(other, 'Soup freezer is in the archive.');
+      },
+      { demo: false },
+    ),
 };

@@ -3,8 +3,8 @@ import type { Page } from 'puppeteer-core';
 import type { ControllerDefinition } from '@brine/core/controllers';
 import { machineOf, planKeys, type PlanStep } from '@brine/core/panel';
 import { byTest, click, seeText, signIn } from './support/acts.ts';
-import { launch, newPage } from './support/browser.ts';
-import { startServer } from './support/server.ts';
+import { newPage } from './support/browser.ts';
+import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
@@ -37,10 +37,8 @@ async function strike(page: Page, definition: ControllerDefinition, step: PlanSt
 /** The practice panel: a drill done with the keyboard, strokes from the planner. */
 export const practice: EndToEndTest = {
   name: 'practice: a drill on the working panel of two families is done with the keys, marked right by what is stored, and a wrong one is said',
-  async run() {
-    const server = await startServer();
-    const { browser, close } = await launch();
-    try {
+  run: () =>
+    onStage(async ({ server, browser }) => {
       const page = await newPage(browser);
       await signIn(page, server.base, 'tess', PASSWORD);
       await page.goto(`${server.base}/practice`, { waitUntil: 'networkidle0' });
@@ -84,9 +82,5 @@ export const practice: EndToEndTest = {
         const mark = await page.$eval(byTest('drill-mark'), (node) => (node as HTMLElement).innerText);
         expectHolds(mark, '✓ All right', `the mark of ${id}`);
       }
-    } finally {
-      await close();
-      await server.stop();
-    }
-  },
+    }),
 };

@@ -1,16 +1,14 @@
-import { launch, newPage } from './support/browser.ts';
+import { newPage } from './support/browser.ts';
 import { allSaved, byTest, choose, click, fill, seeText, signIn } from './support/acts.ts';
 import { foundValue, oldSheet, openJobOn, paste, PASSWORD } from './support/steps.ts';
-import { startServer } from './support/server.ts';
+import { onStage } from './support/stage.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** What one browser writes, another one sees; what a viewer may not do. */
 export const secondBrowser: EndToEndTest = {
   name: 'a second browser sees the same, while it is open and after it is opened; a viewer sees it and cannot write',
-  async run() {
-    const server = await startServer();
-    const { browser, close } = await launch();
-    try {
+  run: () =>
+    onStage(async ({ server, browser }) => {
       const first = await newPage(browser);
       await signIn(first, server.base, 'tess', PASSWORD);
       const id = await openJobOn(first, server.base, 'BK-2', 'Seen by two');
@@ -72,20 +70,14 @@ export const secondBrowser: EndToEndTest = {
           ),
         );
       expectSame(refusals, [401, 403, 403, 403], 'what the server says to a viewer');
-    } finally {
-      await close();
-      await server.stop();
-    }
-  },
+    }),
 };
 
 /** Two people change one value without seeing each other. */
 export const conflict: EndToEndTest = {
   name: 'two browsers that changed one value without seeing each other show a conflict, and a person settles it for both',
-  async run() {
-    const server = await startServer();
-    const { browser, close } = await launch();
-    try {
+  run: () =>
+    onStage(async ({ server, browser }) => {
       const tess = await newPage(browser);
       await signIn(tess, server.base, 'tess', PASSWORD);
       const id = await openJobOn(tess, server.base, 'BK-2', 'Two at once');
@@ -125,9 +117,5 @@ export const conflict: EndToEndTest = {
         );
       }
       await click(tess, byTest('person-menu'));
-    } finally {
-      await close();
-      await server.stop();
-    }
-  },
+    }),
 };

@@ -1,18 +1,16 @@
-import { readPdf } from './support/readPdf.ts';
-import { launch, newPage } from './support/browser.ts';
+import { readPdf } from '../server/src/testing/readPdf.ts';
+import { newPage } from './support/browser.ts';
 import { allSaved, byTest, choose, click, fill, seeText, signIn, tap } from './support/acts.ts';
 import { answerFreezer, foundValue, oldSheet, openJobOn, paste, PASSWORD } from './support/steps.ts';
-import { startServer } from './support/server.ts';
+import { onStage } from './support/stage.ts';
 import { query } from './support/database.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** The whole job, from signing in to the page left in the unit. */
 export const wholeJob: EndToEndTest = {
   name: 'a technician programs a freezer: survey, plan, rule, cabinet at the desk and by touch, sheet; a restart of the server loses nothing',
-  async run() {
-    const server = await startServer();
-    const { browser, close } = await launch();
-    try {
+  run: () =>
+    onStage(async ({ server, browser }) => {
       const page = await newPage(browser);
       await signIn(page, server.base, 'tess', PASSWORD);
       const id = await openJobOn(page, server.base, 'FM-2', 'Replace the control, end to end');
@@ -182,9 +180,5 @@ export const wholeJob: EndToEndTest = {
         'kinds of entries',
       );
       expectSame(count['sheet'], 3, 'as found, planned and as left are kept');
-    } finally {
-      await close();
-      await server.stop();
-    }
-  },
+    }),
 };

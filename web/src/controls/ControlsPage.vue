@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { RouterLink, useRouter } from 'vue-router';
+import { useRouter } from 'vue-router';
 import { parseJson, isFileProblem } from '@brine/core/files';
 import type { PinnedDefinition } from '@brine/core/jobs';
 import type { ApiError } from '../shared/api/client.ts';
 import { call } from '../shared/api/client.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';
+import FamilyList from '../shared/job/FamilyList.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -62,19 +63,7 @@ async function importFile(event: Event) {
       aria-label="Families"
     >
       <h1>Controls</h1>
-      <ul class="mt-3 border-t border-ink">
-        <li v-for="c in controllers" :key="c.hash">
-          <RouterLink
-            :to="`/controls/${c.hash}`"
-            class="block border-b border-hairline px-2 py-2"
-            :class="{ 'bg-band': c.hash === chosen }"
-            ><span class="font-medium">{{ c.family }}</span>
-            <span class="hint ml-2"
-              >{{ c.version }}, {{ c.parameters }} codes<template v-if="!c.newest">, older</template></span
-            ><span class="hint block">{{ c.summary }}</span></RouterLink
-          >
-        </li>
-      </ul>
+      <FamilyList :controllers="controllers" :chosen="chosen" page="/controls" full />
       <FormProblem class="mt-3" :message="problem" />
       <p v-if="controllers.length === 0 && !problem" class="mt-3">
         No families yet. Take in a <code class="font-mono">*.controller.json</code>; `docs/formats` describes

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { RouterLink } from 'vue-router';
 import { machineOf } from '@brine/core/panel';
 import { definitionByHash } from '../shared/job/definitions.ts';
+import FamilyList from '../shared/job/FamilyList.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import PracticeBench from './PracticeBench.vue';
@@ -21,16 +21,7 @@ const machine = computed(() => (definition.value ? machineOf(definition.value) :
       aria-label="Families"
     >
       <h1>Practice</h1>
-      <ul class="mt-3 border-t border-ink">
-        <li v-for="c in controllers" :key="c.hash">
-          <RouterLink
-            :to="`/practice/${c.hash}`"
-            class="block border-b border-hairline px-2 py-2 font-medium"
-            :class="{ 'bg-band': c.hash === chosen }"
-            >{{ c.family }} <span class="hint font-normal">{{ c.version }}</span></RouterLink
-          >
-        </li>
-      </ul>
+      <FamilyList :controllers="controllers" :chosen="chosen" page="/practice" />
       <FormProblem class="mt-3" :message="problem" />
     </section>
     <section class="bg-sheet px-4 py-6 sm:px-8" aria-label="Panel">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { choiceWords, groupTitle, printShown } from '@brine/core/handover';
 import { useJob } from '../shared/job/useJob.ts';
@@ -7,7 +7,6 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import ControllerDisplay from './ControllerDisplay.vue';
-import SayDialog from './SayDialog.vue';
 import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
@@ -15,7 +14,7 @@ import type { Strokes } from './useStrokes.ts';
 const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
 const job = useJob();
 const session = useSession();
-const asking = ref<'showsElse' | 'skip' | null>(null);
+const emit = defineEmits<{ ask: [what: 'showsElse' | 'skip'] }>();
 const row = computed(() => props.cabinet.current.value);
 const display = computed(() => job.program.value.display!);
 const place = computed(() =>
@@ -121,19 +120,12 @@ const ticks = computed(() =>
         @click="cabinet.keyedIn()"
         >Keyed in, next</AppButton
       >
-      <AppButton class="!min-h-12" wide data-test="shows-else" @click="asking = 'showsElse'"
+      <AppButton class="!min-h-12" wide data-test="shows-else" @click="emit('ask', 'showsElse')"
         >Shows something else</AppButton
       >
-      <AppButton class="!min-h-12" wide data-test="skip" @click="asking = 'skip'">Skip, say why</AppButton>
+      <AppButton class="!min-h-12" wide data-test="skip" @click="emit('ask', 'skip')"
+        >Skip, say why</AppButton
+      >
     </div>
-    <SayDialog
-      v-if="asking"
-      :asking="asking"
-      :row="row"
-      :display="display"
-      @close="asking = null"
-      @shows-else="cabinet.showsElse"
-      @skip="cabinet.skip"
-    />
   </div>
 </template>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, watch } from 'vue';
 import { groupTitle, printShown } from '@brine/core/handover';
 import type { ProgramRow } from '@brine/core/jobs';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CabinetRow from './CabinetRow.vue';
-import SayDialog from './SayDialog.vue';
 import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
@@ -14,7 +13,7 @@ import type { Strokes } from './useStrokes.ts';
 const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
 const job = useJob();
 const session = useSession();
-const asking = ref<'showsElse' | 'skip' | null>(null);
+const emit = defineEmits<{ ask: [what: 'showsElse' | 'skip'] }>();
 const display = computed(() => job.program.value.display!);
 const groups = computed(() => {
   const list: { title: string; rows: ProgramRow[] }[] = [];
@@ -89,17 +88,8 @@ async function show(row: ProgramRow | null) {
         >
         · Enter</AppButton
       >
-      <AppButton data-test="shows-else" @click="asking = 'showsElse'">Shows something else</AppButton>
-      <AppButton kind="quiet" data-test="skip" @click="asking = 'skip'">Skip, say why</AppButton>
+      <AppButton data-test="shows-else" @click="emit('ask', 'showsElse')">Shows something else</AppButton>
+      <AppButton kind="quiet" data-test="skip" @click="emit('ask', 'skip')">Skip, say why</AppButton>
     </div>
-    <SayDialog
-      v-if="asking && current"
-      :asking="asking"
-      :row="current"
-      :display="display"
-      @close="asking = null"
-      @shows-else="cabinet.showsElse"
-      @skip="cabinet.skip"
-    />
   </div>
 </template>
