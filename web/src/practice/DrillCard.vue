@@ -113,7 +113,7 @@ const strokes = computed(() =>
       <div>
         <h3>
           {{ drill.kind === 'setValues' ? 'Set these' : 'One value differs from this sheet: set it back' }}
-          <span class="font-mono font-normal text-soft" data-test="drill-time">{{ seconds }} s</span>
+          <span class="ml-2 font-mono font-normal text-soft" data-test="drill-time">{{ seconds }} s</span>
         </h3>
         <table class="table-plain mt-1" data-test="drill-goal">
           <tbody>

@@ -10,6 +10,8 @@ import { useCabinet } from './useCabinet.ts';
 import { useStrokes } from './useStrokes.ts';
 import { useNarrow } from './useNarrow.ts';
 
+// The dialog stands beside the list: what the station says of the layout belongs to the list.
+defineOptions({ inheritAttrs: false });
 const job = useJob();
 const cabinet = useCabinet();
 const strokes = useStrokes(cabinet);
@@ -31,12 +33,19 @@ useKeys([
 <template>
   <CabinetCard
     v-if="narrow"
+    v-bind="$attrs"
     class="min-h-full"
     :cabinet="cabinet"
     :strokes="strokes"
     @ask="(what) => (asking = what)"
   />
-  <CabinetTable v-else :cabinet="cabinet" :strokes="strokes" @ask="(what) => (asking = what)" />
+  <CabinetTable
+    v-else
+    v-bind="$attrs"
+    :cabinet="cabinet"
+    :strokes="strokes"
+    @ask="(what) => (asking = what)"
+  />
   <SayDialog
     v-if="asking && cabinet.current.value"
     :asking="asking"

@@ -12,6 +12,7 @@ import {
   type Wish,
 } from '@brine/core/panel';
 import type { ProgramRow } from '@brine/core/jobs';
+import { mainMenuOf } from '@brine/core/controllers';
 import { useJob } from '../shared/job/useJob.ts';
 import type { Cabinet } from './useCabinet.ts';
 
@@ -66,7 +67,9 @@ export function useStrokes(cabinet: Cabinet) {
   const lines = computed(() => linesOf(planned.value?.steps ?? []));
   const outLines = computed(() => linesOf(out.value?.steps ?? []));
   const problem = computed(() => planned.value?.problem ?? null);
-  const timeOut = computed(() => machine.value?.panel.menus[0]?.timeOut?.seconds ?? null);
+  const timeOut = computed(() =>
+    machine.value ? (mainMenuOf(machine.value.definition)?.timeOut?.seconds ?? null) : null,
+  );
 
   /** What the menu's closing by itself does: on some panels it drops everything keyed since the last save. */
   const timeOutWords = computed(() =>

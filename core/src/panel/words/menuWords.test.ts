@@ -20,6 +20,8 @@ test.each([
     ['Supply off, set the guard switch under the cover to free, supply on', 'Hold S for 3 s'],
     'The menu closes 30 s after the last key and keeps also the value being changed.',
   ],
+  // Two menus: the one for the user holds one code, the other all.
+  ['brae-c', ['Hold P for 7 s'], 'The menu closes 40 s after the last key and keeps what P took.'],
 ])('the way into the menu of %s is put in words', (id, enter, timeOut) => {
   expect(panelWords(family(id))).toEqual({ enter, timeOut });
 });

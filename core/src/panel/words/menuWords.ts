@@ -1,5 +1,6 @@
 import {
   isCodeStep,
+  mainMenuOf,
   panelOf,
   type ControllerDefinition,
   type EnterStep,
@@ -8,19 +9,19 @@ import {
 } from '../../controllers/index.ts';
 import { keyLabel } from './keyLabel.ts';
 
-/** Sentences about the first menu of a family: how to get in, and how it closes. */
+/** Sentences about the main menu of a family: how to get in, and how it closes. */
 export interface PanelWords {
   readonly enter: readonly string[];
   readonly timeOut: string;
 }
 
 /**
- * Puts the way into a family's first menu in words: “Hold ▲ and ▼ for 5 s”, “Count up to 27 with ▲, then SET”. Null where the definition
+ * Puts the way into a family's main menu in words: “Hold ▲ and ▼ for 5 s”, “Count up to 27 with ▲, then SET”. Null where the definition
  * says nothing of its panel.
  */
 export function panelWords(definition: ControllerDefinition): PanelWords | null {
   const panel = panelOf(definition);
-  const menu = panel?.menus[0];
+  const menu = mainMenuOf(definition);
   if (!panel || !menu) return null;
   const switches = Object.entries(menu.needs ?? {}).map(([id, position]) => switchWords(panel, id, position));
   return {
