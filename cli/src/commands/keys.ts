@@ -1,21 +1,24 @@
 import {
+  atEase,
   CannotPlan,
   machineOf,
   planDeed,
   planKeys,
   presentValues,
+  type DeedAsk,
   type PlanStep,
   type Wish,
 } from '@brine/core/panel';
+import type { ControllerDefinition } from '@brine/core/controllers';
 import { Refusal, required, type Args } from '../args.ts';
 import type { Command } from '../command.ts';
 import { readController, readSheetFile } from '../files.ts';
 
 export const keys: Command = {
   name: 'keys',
-  usage: 'brine keys --controller FILE (--set CODE=VALUE … | --do DEED) [--sheet SHEET.csv] [--fitted P1,P2]',
+  usage: 'brine keys --controller FILE (--set CODE=VALUE … | --do DEED [--alarms A,B] [--alarm A]) [--sheet SHEET.csv] [--fitted P1,P2]',
   summary: 'key strokes that set values or do a deed, proven on the panel',
-  shape: { options: ['controller', 'sheet', 'set', 'do', 'fitted'], flags: [], many: ['set'] },
+  shape: { options: ['controller', 'sheet', 'set', 'do', 'fitted', 'alarms', 'alarm'], flags: [], many: ['set'] },
   run(args) {
     const path = required(args, 'controller');
     const definition = readController(path);
@@ -34,7 +37,7 @@ export const keys: Command = {
           const deed = args.options.get('do')?.at(-1);
           return deed === undefined
             ? planKeys(machine, present, wishesOf(args)).steps
-            : planDeed(machine, present, deed);
+            : planDeed(machine, present, deed, askOf(args, definition));
         }),
         proven: true,
       },
@@ -50,6 +53,16 @@ function wishesOf(args: Args): readonly Wish[] {
     if (at <= 0) throw new Refusal(`--set: ${pair}: expected CODE=VALUE`);
     return { code: pair.slice(0, at), value: pair.slice(at + 1) };
   });
+}
+
+/** The alarms that stand before a deed, and the one that is meant: codes of the definition. */
+function askOf(args: Args, definition: ControllerDefinition): DeedAsk {
+  const alarms = (args.options.get('alarms') ?? []).flatMap((list) => list.split(','));
+  const alarm = args.options.get('alarm')?.at(-1);
+  for (const code of alarms)
+    if (!definition.alarmCodes?.some((a) => a.code === code))
+      throw new Refusal(`--alarms: ${definition.family} has no alarm ${code}`);
+  return { condition: { ...atEase, alarms }, ...(alarm !== undefined && { alarm }) };
 }
 
 function planned(path: string, plan: () => readonly PlanStep[]): readonly PlanStep[] {

@@ -1,4 +1,5 @@
 import { isCodeStep, type CodeStep, type EnterStep, type Gesture } from '../controllers/index.ts';
+import { deedApplies } from './condition.ts';
 import { fit, isPress, type Stroke } from './act.ts';
 import type { Follower, Machine, PanelState } from './machine.ts';
 
@@ -30,11 +31,14 @@ export function stillFollowing(machine: Machine, state: PanelState, idle: number
 
 function startOf(machine: Machine, state: PanelState): readonly Follower[] {
   const menus = machine.panel.menus.flatMap((menu, index) =>
+    !state.condition.locked &&
     Object.entries(menu.needs ?? {}).every(([id, position]) => state.switches.get(id) === position)
       ? [at('menu', index, 0, menu.enter)]
       : [],
   );
-  const deeds = (machine.panel.deeds ?? []).map((deed, index) => at('deed', index, 0, deed.steps));
+  const deeds = (machine.panel.deeds ?? []).flatMap((deed, index) =>
+    deedApplies(deed.does, state.condition) ? [at('deed', index, 0, deed.steps)] : [],
+  );
   return [...menus, ...deeds];
 }
 

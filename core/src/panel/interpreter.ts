@@ -1,4 +1,5 @@
 import type { CodeValues } from '../controllers/index.ts';
+import { afterDeed, atEase, type Condition } from './condition.ts';
 import { strokeOf, type Act, type Stroke } from './act.ts';
 import { follow, stillFollowing } from './entering.ts';
 import { holdDown, inMenu, letGo, openMenu, answer, timeOut } from './menu.ts';
@@ -17,13 +18,18 @@ export interface Acted {
 }
 
 /** A panel at rest with the supply on, its switches normal; codes not given stand at their default. */
-export function panelAtRest(machine: Machine, values: CodeValues = new Map()): PanelState {
+export function panelAtRest(
+  machine: Machine,
+  values: CodeValues = new Map(),
+  condition: Condition = atEase,
+): PanelState {
   return {
     ...nothingOpen,
     memory: fullMemory(machine.definition, values),
     switches: new Map((machine.panel.switches ?? []).map((s) => [s.id, s.normal])),
     message: null,
     deeds: [],
+    condition,
   };
 }
 
@@ -75,10 +81,17 @@ function enter(machine: Machine, state: PanelState, stroke: Stroke): PanelState 
   if (state.holding !== null) return toRest(state);
   const next = follow(machine, state, stroke);
   if (next.kind === 'following') return { ...state, phase: 'entering', following: next.following };
-  if (next.kind === 'rest') return toRest(state);
-  if (next.kind === 'menu') return openMenu(machine, toRest(state), machine.panel.menus[next.index]!);
+  const paged = { ...state, condition: { ...state.condition, page: null } };
+  if (next.kind === 'rest') return toRest(paged);
+  if (next.kind === 'menu') return openMenu(machine, toRest(paged), machine.panel.menus[next.index]!);
   const deed = machine.panel.deeds![next.index]!;
-  return { ...toRest(state), message: deed.shows ?? null, deeds: [...state.deeds, deed.does] };
+  const condition = afterDeed(deed.does, state.condition);
+  return {
+    ...toRest(state),
+    message: condition.page ?? deed.shows ?? null,
+    deeds: [...state.deeds, deed.does],
+    condition,
+  };
 }
 
 function wait(machine: Machine, state: PanelState, seconds: number): PanelState {

@@ -8,6 +8,7 @@ import {
   type Panel,
   type Parameter,
 } from '../controllers/index.ts';
+import type { Condition } from './condition.ts';
 
 /** A family's panel ready to run, with the probes that are fitted. */
 export interface Machine {
@@ -63,6 +64,7 @@ export interface PanelState {
   readonly message: string | null;
   /** Deeds done so far, in order. */
   readonly deeds: readonly string[];
+  readonly condition: Condition;
 }
 
 /** The panel of a definition, or null where it has none. All probes are fitted unless told. */

@@ -62,6 +62,9 @@ export function strokesFor(
     if (setsOthers && walker.state.menu !== null && menuOf(machine, walker.state).stores === 'leaving')
       leaveWith(walker, store(machine.definition, start.memory, wanted.code, wanted.value));
   }
+  // A panel that goes on by itself may stand on a folder now; the next strokes are counted from a code.
+  if (walker.state.at && 'folder' in walker.state.at && !moveTo(walker, parameter))
+    leaveWith(walker, store(machine.definition, start.memory, wanted.code, wanted.value));
   const { at } = walker.state;
   return { steps: walker.steps, ends: at && 'code' in at ? at.code : null };
 }
@@ -82,17 +85,20 @@ function walkerAt(machine: Machine, present: CodeValues, from: string | null): W
   for (const menu of menusWith(machine, from)) {
     const walker = new Walker(machine, start);
     enterMenu(walker, menu);
-    if (moveTo(walker, parameter)) return new Walker(machine, withSomethingInHand(walker.state, menu, from));
+    if (moveTo(walker, parameter)) return new Walker(machine, withSomethingInHand(machine, walker.state, menu));
   }
   throw new CannotPlan(`${from}: the menus do not show it with the values as they stand`);
 }
 
 /**
- * Where a menu saves on leaving, what was keyed is still in hand: the value of the code that shows now stands for all of it, and memory holds
- * something else, so that a way out that discards is never taken for one that keeps.
+ * Where a menu saves on leaving, what was keyed is still in hand: the value of one of its codes stands for all of it, and memory holds
+ * something else, so that a way out that discards is never taken for one that keeps. It is a code on which no other's look depends.
  */
-function withSomethingInHand(state: PanelState, menu: Menu, code: string): PanelState {
-  if (menu.stores !== 'leaving') return state;
+function withSomethingInHand(machine: Machine, state: PanelState, menu: Menu): PanelState {
+  const code = machine.codes
+    .get(menu.id)!
+    .find((c) => state.memory.has(c) && !setsDisplay(machine.parameters.get(c)!));
+  if (menu.stores !== 'leaving' || code === undefined) return state;
   const value = state.memory.get(code)!;
   return { ...state, hand: new Map([[code, value]]), memory: new Map(state.memory).set(code, NOT_SAVED) };
 }

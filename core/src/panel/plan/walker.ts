@@ -66,6 +66,11 @@ export class Walker {
     this.sealed = true;
   }
 
+  /** Keeps the next press a step of its own. */
+  apart(): void {
+    this.sealed = true;
+  }
+
   /** Adds a sentence to the last step. */
   sayLast(say: string): void {
     const last = this.steps.pop();
