@@ -11,6 +11,7 @@ const rooms = {
   advice: ['quantities', 'settings', 'files'],
   panel: ['quantities', 'settings', 'controllers'],
   practice: ['quantities', 'settings', 'controllers', 'panel'],
+  suggest: ['quantities', 'settings', 'controllers', 'files'],
   jobs: ['quantities', 'settings', 'controllers', 'advice', 'files'],
   handover: ['quantities', 'settings', 'controllers', 'advice', 'jobs'],
 };

@@ -2,6 +2,7 @@ import { parseArgs, Refusal } from './args.ts';
 import type { Command } from './command.ts';
 import { check } from './commands/check.ts';
 import { controllerCheck } from './commands/controllerCheck.ts';
+import { controllerSuggest } from './commands/controllerSuggest.ts';
 import { decode } from './commands/decode.ts';
 import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
@@ -9,7 +10,16 @@ import { settings } from './commands/settings.ts';
 import { translate } from './commands/translate.ts';
 
 /** Every command, in the order `brine` lists them. */
-export const commands: readonly Command[] = [settings, controllerCheck, decode, translate, keys, plan, check];
+export const commands: readonly Command[] = [
+  settings,
+  controllerCheck,
+  controllerSuggest,
+  decode,
+  translate,
+  keys,
+  plan,
+  check,
+];
 
 /** What a run leaves behind: text for stdout or stderr and the exit code. */
 export interface Outcome {

@@ -16,9 +16,14 @@ import { readController, readSheetFile } from '../files.ts';
 
 export const keys: Command = {
   name: 'keys',
-  usage: 'brine keys --controller FILE (--set CODE=VALUE … | --do DEED [--alarms A,B] [--alarm A]) [--sheet SHEET.csv] [--fitted P1,P2]',
+  usage:
+    'brine keys --controller FILE (--set CODE=VALUE … | --do DEED [--alarms A,B] [--alarm A]) [--sheet SHEET.csv] [--fitted P1,P2]',
   summary: 'key strokes that set values or do a deed, proven on the panel',
-  shape: { options: ['controller', 'sheet', 'set', 'do', 'fitted', 'alarms', 'alarm'], flags: [], many: ['set'] },
+  shape: {
+    options: ['controller', 'sheet', 'set', 'do', 'fitted', 'alarms', 'alarm'],
+    flags: [],
+    many: ['set'],
+  },
   run(args) {
     const path = required(args, 'controller');
     const definition = readController(path);

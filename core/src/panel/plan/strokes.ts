@@ -85,7 +85,8 @@ function walkerAt(machine: Machine, present: CodeValues, from: string | null): W
   for (const menu of menusWith(machine, from)) {
     const walker = new Walker(machine, start);
     enterMenu(walker, menu);
-    if (moveTo(walker, parameter)) return new Walker(machine, withSomethingInHand(machine, walker.state, menu));
+    if (moveTo(walker, parameter))
+      return new Walker(machine, withSomethingInHand(machine, walker.state, menu));
   }
   throw new CannotPlan(`${from}: the menus do not show it with the values as they stand`);
 }

@@ -1,0 +1,300 @@
+/** How much a concept says. Words like "time" stand in every second row; "defrost" decides. */
+const light = 0.4;
+const plain = 1;
+const heavy = 2;
+
+/** Idioms of several words, tried before single words, on lower-case text with single spaces. */
+const idioms: readonly (readonly [RegExp, string])[] = [
+  [/\b(set ?-?points?|set ?pts?|setp|set temp(erature)?s?|set value)\b/g, 'setpoint'],
+  [
+    /\b(power(ed)?[ -]?(on|up|back)|start[ -]?up|switch(ed|ing)?[ -]on( mains)?|(at|from|of) mains|turn(ed|ing)[ -]on|mains (on|back))\b/g,
+    'poweron',
+  ],
+  [/\b(set[ -]?back|night ?mode|energy sav(ing|er)|eco( mode)?)\b/g, 'setback'],
+  [/\b(anti[ -]?short( cycl\w*)?|short[ -]cycl\w*)\b/g, 'rest'],
+  [/\b(stand[ -]?by|switched off by)\b/g, 'standby'],
+  [/\b(time[ -]?out|safety end)\b/g, 'timeout'],
+  [/\b(run[ -]?on|over[ -]?run|after[ -]?run|(continues?|goes|go) (on )?after)\b/g, 'runon'],
+  [/\b(duty[ -]?cycle)\b/g, 'duty'],
+  [/\b(start[ -]to[ -]start)\b/g, 'between start'],
+  [/\b(post[ -]?vent\w*)\b/g, 'fan runon'],
+  [/\b(hot[ -]?gas|reverse cycle|inversion)\b/g, 'hotgas'],
+  [/\b(off[ -]?cycle|cycle off)\b/g, 'offcycle'],
+  [/\b(cut[ -]?in)\b/g, 'cutin'],
+  [/\b(cut[ -]?out)\b/g, 'cutout'],
+  [/\b(cut[ -]?off)\b/g, 'cutoff'],
+  [/\b(dead ?(band|zone)|neutral ?(band|zone)?)\b/g, 'neutral'],
+  [/\b(cond(\.|enser)? ?fans?)\b/g, 'condenser fan'],
+  [/\b(read[ -]?only|show(s)? (probe|sensor)|actual value)\b/g, 'foreign'],
+  [/\b(hour counters?|run(ning)? hours|hours? run|hour meters?)\b/g, 'foreign'],
+  [
+    /\b(real[ -]?time clock|set(ting)? (the )?clock|clock set(ting)?|day of (the )?week|week ?day)\b/g,
+    'foreign',
+  ],
+  [/\b(factory (values?|defaults?|settings?)|restore defaults?)\b/g, 'foreign'],
+  [/\b(not used|keep for service|do not change|reserved)\b/g, 'foreign'],
+  [/\b(lamp test|test of|door openings? (today|count))\b/g, 'foreign'],
+  [/\b(recorded (since|so far)|measured (since|so far)|since reset)\b/g, 'foreign'],
+  [/\b(first in( |-)first out|fifo|lifo|last in( |-)first out)\b/g, 'rotation'],
+  [/\b(full speed|kick|boost at start)\b/g, 'kick'],
+  [/\b(ramp[ -]?up|speed (increase|up)|up ramp)\b/g, 'rise'],
+  [/\b(ramp[ -]?down|speed (decrease|down)|down ramp)\b/g, 'fall'],
+  [/\b(0 ?- ?10 ?v)\b/g, 'drive'],
+  [/\b(set point|setpoint) (min(imum)?|low(est)?)\b/g, 'setpoint min'],
+  [/\b(hot (alarm|sign))\b/g, 'high alarm'],
+  [/\b(cold (alarm|sign))\b/g, 'low alarm'],
+  [/\b(under[ -]temp\w*)\b/g, 'low temperature'],
+  [/\b(over[ -]temp\w*)\b/g, 'high temperature'],
+  [/\b(end of)\b/g, 'after end'],
+  [/\b(in[ -]range)\b/g, 'inrange'],
+  [/\b(starts? ?\/? ?(and )?stop( (operation|mode))?)\b/g, 'startstop'],
+  [/\b(starts? (by itself|automatically|alone)|auto(matic)?[ -]?start)\b/g, 'autostart'],
+  [/\b(normally (open|closed)|n ?\.? ?[oc] or n ?\.? ?[oc]|no ?\/ ?nc)\b/g, 'polarity'],
+  [/\b(how (it )?(is )?counted|counting( mode)?|what counts)\b/g, 'count'],
+  [/\b(start mode)\b/g, 'count'],
+  [/\b(number of|no\. ?of|how many)\b/g, 'number'],
+  [/\b(without load|at least)\b/g, 'min'],
+  [/\b(at most|no longer than|not longer than)\b/g, 'max'],
+  [/\b(slow[ -]?down)\b/g, 'lag'],
+  [/\b(free key|extra (button|key)|spare key|function key|shortcut)\b/g, 'freekey'],
+  [
+    /\b(forced|(come|comes|turned?|switch(ed)?) back( on)?|although (the )?door|despite (the )?door)\b/g,
+    'forced',
+  ],
+  [/\b(still open)\b/g, 'open'],
+];
+
+/** Single words, by concept. A word may stand for one concept only; idioms above take the rest. */
+const words: Readonly<Record<string, string>> = {
+  setpoint: 'setpoint sp set target wanted desired required',
+  diff: 'differential diff hysteresis hyst hyste difference width gap swing',
+  min: 'min minimum minimal lowest lower least shortest coldest',
+  max: 'max maximum maximal highest upper longest warmest greatest',
+  high: 'high hot upper-side',
+  low: 'low cold',
+  above: 'above over higher warmer hotter exceeds exceed exceeded exceeding greater upwards',
+  below: 'below under lower-than colder falls beneath',
+  user: 'user customer users enduser end-user operator',
+  heat: 'heat heating reverse',
+  cool: 'cool cooling refrigerate refrigeration cold-mode direct',
+  action: 'action effect',
+  place:
+    'position lies symmetrical symmetric asymmetric centred centered sided side located lie about around',
+  type: 'type kind selection select choice family',
+  method: 'method way mode form',
+  regulation: 'regulation regulator control controller regulating thermostat',
+  integral: 'integral integration',
+  setback: 'setback night economy',
+  standby: 'standby',
+  allowed: 'allowed enable enabled enabling permitted',
+  stage2: 'stage2',
+  offset: 'offset shift correction calibration calibrate adjustment trim adjust zero',
+  relative: 'relative rel tied dependent deviation depends dependence linked respect',
+  absolute: 'absolute abs independent own',
+  function: 'function configuration config job works use',
+  compressor: 'compressor comp compr cmp compressors cprsr',
+  output: 'output relay load out',
+  off: 'off stop stops stopped stopping standing pause pauses halt switched-off',
+  on: 'on run runs running activation activated works-on switch-ons active',
+  rest: 'rest rests resting protection idle',
+  start: 'start starts begin begins restart restarts starting cut-in',
+  between: 'between successive consecutive',
+  delay: 'delay delays wait waits waiting delayed retard',
+  time: 'time period duration length minutes hours hrs long timer seconds mins longer',
+  before: 'before until',
+  after: 'after following from since',
+  call: 'call demand-call request demand calls',
+  fault: 'fault faulty failure fails failed broken error defective defect',
+  probe: 'probe sensor probes sensors thermistor',
+  air: 'air room cabinet box ambient cell regulation-probe',
+  coil: 'coil evaporator evap evaporation plate',
+  door: 'door doors',
+  open: 'open opened opening opens',
+  close: 'close closes closed closing shut shuts',
+  defrost: 'defrost defrosting defr defrosts def thaw thawing dfr',
+  interval: 'interval every often frequency intervals cycle',
+  clock: 'clock daily day times fixed 1st',
+  end: 'end ends termination terminate terminates finish finishes ended finished',
+  drain: 'drain drip dripping draining drainage drain-down water',
+  manual: 'manual manually hand',
+  display: 'display shown show shows screen displayed readout',
+  fan: 'fan fans ventilator ventilators blower vent ventilation',
+  always: 'always continuous continuously permanently',
+  managed: 'managed controlled manages',
+  alarm: 'alarm alarms warning alarmed alerts alert',
+  buzzer: 'buzzer beeper acoustic sounder audible sound beep',
+  input: 'input digital din',
+  external: 'external outside-alarm ext outside',
+  exclusion: 'exclusion masked suppressed inhibit inhibited suppression muted ignored bypass mask',
+  recovery: 'recovery reset-diff return-inside',
+  present: 'present fitted connected installed enabled-probe used presence exist available',
+  second: 'second 2nd third',
+  filter: 'filter smoothing filtering damping averaging',
+  polarity: 'polarity logic contact',
+  unit: 'unit units degrees scale celsius fahrenheit',
+  decimal: 'decimal decimals tenths resolution point integer digit',
+  lag: 'lag',
+  lock: 'lock locked keyboard keypad keys blocked blocking block locking',
+  code: 'password code access pin',
+  freekey: 'freekey',
+  address: 'address addr network bus serial',
+  log: 'log logging recording record logger stored logged memory',
+  slope: 'slope gradient gain',
+  supply: 'supply flow',
+  returns: 'return',
+  condenser: 'condenser condensing cond condensation liquid',
+  speed: 'speed rpm',
+  voltage: 'voltage volts volt v',
+  limit: 'limit limits threshold thresholds',
+  quiet: 'quiet noise night-limit limitation silent',
+  outdoor: 'outdoor outside-air ambient-air',
+  floating: 'floating float follows',
+  band: 'band proportional range-band p-band',
+  number: 'number count-of quantity',
+  rotation: 'rotation rotate order sequence alternation',
+  overload: 'overload thermal trip klixon',
+  reset: 'reset resets clearing',
+  automatic: 'automatic auto automatically',
+  refrigerant: 'refrigerant gas freon',
+  split: 'split',
+  backup: 'backup spare reserve substitute',
+  confirm: 'confirm confirming confirmed confirmation',
+  runmode: 'continuous-run startstop',
+  count: 'count counts counted',
+  temperature: 'temperature temp temperatures degree deg t',
+  key: 'key button',
+  electric: 'electric heaters heater el',
+  slow: 'slow',
+  drive: 'drive',
+  rise: 'rise rises increase increases raised',
+  fall: 'fall decrease decreases',
+  first: 'first main',
+  curve: 'ntc ptc pt1000 pt100 platinum',
+  or: 'or',
+};
+
+/** Words that say a row is about something outside the dictionary. */
+const foreign =
+  'software firmware release version serial-number map humidity light lamp shelf brightness intensity led leds backlight baud parity language ' +
+  'text-language superheat valve mop bar pressure suction transducer glass frame antisweat sump pumpdown pump-down usb stick upload download copy eeprom ' +
+  'energy kwh counter counters openings history clock-setting minute week model identification id calendar password-period transfer test glycol pulse pulses curtain ' +
+  'battery voltage-cut statistics service-interval factory defaults template menu map-code maps setpoints-list';
+
+/** Words that carry nothing here. */
+const stop = new Set(
+  (
+    'a an the of in is are to for with by at and be it its as this that than when while if which what how does do can not no yes y n into per via has have had will ' +
+    'during still goes go going comes come value values setting settings parameter parameters enables each only also one two 0 1 2 3 4 5 main item device instrument ' +
+    'status behaviour behavior operation machine s min. through further other their there left until-then directly still too more less degc degf k h made used-for because due'
+  ).split(' '),
+);
+
+const byWord = new Map<string, string>();
+for (const [concept, list] of Object.entries(words))
+  for (const word of list.split(' ')) byWord.set(word, concept);
+for (const word of foreign.split(' ')) if (!byWord.has(word)) byWord.set(word, 'foreign');
+
+/** What a description speaks of: concepts it names, and words nobody knows. */
+export interface Concepts {
+  readonly named: ReadonlySet<string>;
+  readonly unknown: readonly string[];
+}
+
+const stage2 =
+  /\b(stage 2|2nd stage|second stage|relay 2|2nd relay|second relay|output 2|2nd output|second output|out ?2|r2|second (set ?point|set|diff\w*)|2nd (set ?point|set|diff\w*))\b/g;
+
+/** Reads the concepts out of a description in a technician's English: abbreviations, small spelling variants, any order. */
+export function conceptsOf(description: string): Concepts {
+  let text = ` ${description.toLowerCase()} `
+    .replace(/[°º]\s?[cf]\b/g, ' degrees ')
+    .replace(
+      stage2,
+      (match) =>
+        ` stage2 ${match.replace(/.*\b(set ?point|set|diff\w*)$/, '$1').replace(/^(stage|2nd|second|relay|output|out|r2).*/, '')} `,
+    );
+  for (const [idiom, concept] of idioms) text = text.replace(idiom, ` ${concept} `);
+  const named = new Set<string>();
+  const unknown: string[] = [];
+  for (const raw of text.split(/[^a-z0-9-]+/)) {
+    const word = raw.replace(/^-+|-+$/g, '');
+    if (word === '' || /^\d+$/.test(word)) continue;
+    const concept = conceptOf(word);
+    if (concept) named.add(concept);
+    else if (!stop.has(word)) unknown.push(word);
+  }
+  return { named, unknown };
+}
+
+function conceptOf(word: string): string | null {
+  if (byWord.has(word)) return byWord.get(word)!;
+  if (word in words || word === 'foreign') return word;
+  if (known.has(word)) return word;
+  const parts = word.includes('-') ? word.split('-') : [];
+  if (parts.length > 1) for (const part of parts) if (byWord.has(part)) return byWord.get(part)!;
+  if (word.endsWith('s') && byWord.has(word.slice(0, -1))) return byWord.get(word.slice(0, -1))!;
+  return null;
+}
+
+/** Concepts that only idioms name. */
+const known = new Set(idioms.flatMap(([, concept]) => concept.split(' ')));
+
+const lights = new Set([
+  'time',
+  'temperature',
+  'limit',
+  'probe',
+  'or',
+  'before',
+  'after',
+  'first',
+  'output',
+  'function',
+  'cool',
+  'allowed',
+  'type',
+  'method',
+  'start',
+  'regulation',
+  'key',
+  'input',
+]);
+const plains = new Set([
+  'min',
+  'max',
+  'on',
+  'off',
+  'delay',
+  'above',
+  'below',
+  'high',
+  'low',
+  'open',
+  'close',
+  'between',
+  'rise',
+  'fall',
+  'air',
+  'rest',
+  'present',
+  'count',
+  'number',
+  'electric',
+  'clock',
+  'action',
+  'voltage',
+  'speed',
+  'automatic',
+  'second',
+  'exclusion',
+  'polarity',
+  'reset',
+  'end',
+  'display',
+  'always',
+]);
+
+/** The weight of a concept in a score. */
+export function weightOf(concept: string): number {
+  if (concept === 'foreign') return heavy * 1.5;
+  return lights.has(concept) ? light : plains.has(concept) ? plain : heavy;
+}
