@@ -9,3 +9,4 @@ export * from './translate/translate.ts';
 export * from './check/checkDefinition.ts';
 export type { DefinitionFault } from './check/fault.ts';
 export * from './panelGrammar.ts';
+export * from './compareDefinitions.ts';

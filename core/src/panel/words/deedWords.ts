@@ -26,11 +26,16 @@ export interface DeedWords {
   readonly shows: string | null;
 }
 
+/** What a deed is called: “Start a defrost”. One this program has no name for stands by its id. */
+export function deedName(does: string): string {
+  return names[does] ?? does;
+}
+
 /** The deeds of a panel in words; one this program has no name for stands by its id. */
 export function deedWords(panel: Panel): readonly DeedWords[] {
   return (panel.deeds ?? []).map((deed) => ({
     does: deed.does,
-    name: names[deed.does] ?? deed.does,
+    name: deedName(deed.does),
     strokes: deed.steps.map((step) =>
       strokeSentence(panel, { ...gestureAct(panel, step), shows: deed.shows ?? '' }),
     ),

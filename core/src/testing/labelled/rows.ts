@@ -29,4 +29,7 @@ export function labelledRows(half: 'test' | 'practice'): readonly LabelledRow[] 
 }
 
 /** The parameter table of an invented booklet, 60 rows, tab-separated. */
-export const peatTable = readFileSync(new URL('../../../../docs/formats/examples/peat-6.table.tsv', import.meta.url), 'utf8');
+export const peatTable = readFileSync(
+  new URL('../../../../docs/formats/examples/peat-6.table.tsv', import.meta.url),
+  'utf8',
+);
