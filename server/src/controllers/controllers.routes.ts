@@ -1,6 +1,7 @@
 import { mixed, object, string } from 'yup';
 import { route } from '../http/route.ts';
 import { importController, listControllers, readController } from './controllers.service.ts';
+import { readUses } from './uses.service.ts';
 
 export const controllerRoutes = [
   route({
@@ -17,6 +18,14 @@ export const controllerRoutes = [
     access: 'viewer',
     params: object({ hash: string().required().max(64) }),
     handle: async ({ services, params }) => readController(services, params.hash),
+  }),
+  route({
+    method: 'get',
+    path: '/controllers/:hash/uses',
+    summary: 'Units whose jobs name this family as the old or the new control',
+    access: 'viewer',
+    params: object({ hash: string().required().max(64) }),
+    handle: async ({ services, params }) => ({ uses: await readUses(services, params.hash) }),
   }),
   route({
     method: 'post',

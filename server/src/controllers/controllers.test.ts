@@ -1,14 +1,15 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
+import { loadDemo } from '../demo/loadDemo.ts';
 import { startHarness, type Client, type Harness } from '../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
 beforeAll(async () => {
   harness = await startHarness();
-  await harness.person('tess', 'technician');
+  await harness.person('tam', 'technician');
   tess = harness.client();
-  await tess.signIn('tess');
+  await tess.signIn('tam');
 });
 afterAll(() => harness.stop());
 
@@ -21,6 +22,31 @@ test('a sound definition is taken in; the same content twice is one version', as
   const first = await take(marl);
   expect(first.status).toBe(201);
   expect((await take(marl)).json.controller).toEqual(first.json.controller);
+});
+
+test('the units that use a family: by the latest word of each job, with its version', async () => {
+  await loadDemo(harness.services);
+  const library = (await tess.call('GET', '/api/controllers')).json.controllers;
+  const uses = async (id: string) => {
+    const line = library.find((c: { id: string; newest: boolean }) => c.id === id && c.newest);
+    return (await tess.call('GET', `/api/controllers/${line.hash}/uses`)).json.uses;
+  };
+  // Oracle: the entries of the demo data, read here by themselves.
+  const demo = JSON.parse(readFileSync(new URL('../../../demo/saltmarsh.json', import.meta.url), 'utf8'));
+  for (const id of ['marl-4', 'gault-p', 'skerry-dx', 'sluice-h']) {
+    const expected = demo.jobs.flatMap(
+      (job: { title: string; entries: { kind: string; role: string; controller: string }[] }) =>
+        ['new', 'old'].flatMap((role) => {
+          const last = job.entries.filter((e) => e.kind === 'control' && e.role === role).at(-1);
+          return last?.controller === id ? [`${job.title} ${role}`] : [];
+        }),
+    );
+    expect(
+      (await uses(id)).map((u: { title: string; role: string }) => `${u.title} ${u.role}`).sort(),
+    ).toEqual(expected.sort());
+    for (const use of await uses(id)) expect(use.thisVersion).toBe(true);
+  }
+  expect((await tess.call('GET', '/api/controllers/none/uses')).status).toBe(404);
 });
 
 test('every fault is named with its path', async () => {

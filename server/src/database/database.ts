@@ -7,6 +7,8 @@ import { controllerRepository } from '../controllers/controller.repository.ts';
 import { entryRepository } from '../jobs/entry.repository.ts';
 import { jobRepository } from '../jobs/job.repository.ts';
 import { invitationRepository } from '../people/invitation.repository.ts';
+import { meaningRepository } from '../meanings/meaning.repository.ts';
+import { practiceRunRepository } from '../practice/practiceRun.repository.ts';
 import { personRepository } from '../people/person.repository.ts';
 import { siteRepository } from '../sites/site.repository.ts';
 import { unitRepository } from '../units/unit.repository.ts';
@@ -25,6 +27,8 @@ export function repositoriesOn(em: EntityManager) {
     jobs: jobRepository(em),
     entries: entryRepository(em),
     controllers: controllerRepository(em),
+    practiceRuns: practiceRunRepository(em),
+    meanings: meaningRepository(em),
   };
 }
 

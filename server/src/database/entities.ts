@@ -3,6 +3,8 @@ import { controllerEntity } from '../controllers/controller.entity.ts';
 import { entryEntity } from '../jobs/entry.entity.ts';
 import { invitationEntity } from '../people/invitation.entity.ts';
 import { jobEntity } from '../jobs/job.entity.ts';
+import { meaningEntity } from '../meanings/meaning.entity.ts';
+import { practiceRunEntity } from '../practice/practiceRun.entity.ts';
 import { personEntity } from '../people/person.entity.ts';
 import { sessionEntity } from '../auth/session.entity.ts';
 import { siteEntity } from '../sites/site.entity.ts';
@@ -23,4 +25,6 @@ export const entities = [
   jobEntity,
   entryEntity,
   controllerEntity,
+  practiceRunEntity,
+  meaningEntity,
 ];

@@ -3,11 +3,13 @@ import { Migrator } from '@mikro-orm/migrations';
 import { entities } from './entities.ts';
 import { Migration0001Foundations } from './migrations/Migration0001Foundations.ts';
 import { Migration0002AppendOnly } from './migrations/Migration0002AppendOnly.ts';
+import { Migration0003PracticeAndMeanings } from './migrations/Migration0003PracticeAndMeanings.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
   { name: 'Migration0001Foundations', class: Migration0001Foundations },
   { name: 'Migration0002AppendOnly', class: Migration0002AppendOnly },
+  { name: 'Migration0003PracticeAndMeanings', class: Migration0003PracticeAndMeanings },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

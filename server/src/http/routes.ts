@@ -2,6 +2,8 @@ import { authRoutes } from '../auth/auth.routes.ts';
 import { companyRoutes } from '../company/company.routes.ts';
 import { controllerRoutes } from '../controllers/controllers.routes.ts';
 import { jobRoutes } from '../jobs/jobs.routes.ts';
+import { meaningRoutes } from '../meanings/meanings.routes.ts';
+import { practiceRoutes } from '../practice/practice.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
 import { sheetRoutes } from '../sheets/sheets.routes.ts';
 import { siteRoutes } from '../sites/sites.routes.ts';
@@ -17,5 +19,7 @@ export const routes: readonly RouteDefinition[] = [
   ...unitRoutes,
   ...jobRoutes,
   ...controllerRoutes,
+  ...meaningRoutes,
+  ...practiceRoutes,
   ...sheetRoutes,
 ];
