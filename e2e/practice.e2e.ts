@@ -53,12 +53,12 @@ export const practice: EndToEndTest = {
           {},
           definition.family,
         );
-        await click(page, byTest('drill-set'));
+        await click(page, byTest('drill-setValues'));
         await page.waitForSelector(`${byTest('drill-goal')} tr`);
         // Nothing done yet: each code is named with what it stands at.
         await click(page, byTest('drill-finish'));
         await seeText(page, 'Not yet');
-        await click(page, byTest('drill-set'));
+        await click(page, byTest('drill-setValues'));
         await page.waitForSelector(byTest('drill-hint'));
         const goal = await page.$$eval(`${byTest('drill-goal')} tr`, (rows) =>
           rows.map((row) => [...row.querySelectorAll('td')].map((cell) => cell.textContent!.trim())),

@@ -37,7 +37,7 @@ try {
   await visit(desk, '/controls', 'controls');
   await desk.goto(`${server.base}/practice`, { waitUntil: 'networkidle0' });
   await click(desk, 'a[href^="/practice/"]:nth-of-type(1)');
-  await click(desk, byTest('drill-set'));
+  await click(desk, byTest('drill-setValues'));
   await click(desk, byTest('drill-hint'));
   await shoot(desk, 'practice');
   await visit(desk, '/people', 'people');

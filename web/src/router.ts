@@ -21,6 +21,7 @@ const pages = {
   handoverStation: () => import('./handover/HandoverStation.vue'),
   unitsPage: () => import('./units/UnitsPage.vue'),
   controlsPage: () => import('./controls/ControlsPage.vue'),
+  writePage: () => import('./writing/WritePage.vue'),
   practicePage: () => import('./practice/PracticePage.vue'),
   peoplePage: () => import('./people/PeoplePage.vue'),
   waitingPage: () => import('./outbox/WaitingPage.vue'),
@@ -76,6 +77,12 @@ export function createAppRouter(): Router {
         ],
       },
       { path: '/units', component: pages.unitsPage, meta: { title: 'Units' } },
+      {
+        path: '/controls/write/:from?',
+        component: pages.writePage,
+        props: true,
+        meta: { title: 'Write down a control' },
+      },
       {
         path: '/controls/:hash?',
         component: pages.controlsPage,

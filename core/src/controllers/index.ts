@@ -10,3 +10,4 @@ export * from './check/checkDefinition.ts';
 export type { DefinitionFault } from './check/fault.ts';
 export * from './panelGrammar.ts';
 export * from './compareDefinitions.ts';
+export * from './lookAlike.ts';

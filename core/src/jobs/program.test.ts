@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { leaveBehindSheet } from '../handover/index.ts';
 import { family } from '../testing/families.ts';
 import {
+  defaultDecision,
   entryProblem,
   fold,
   openQuestions,
@@ -66,6 +67,36 @@ describe('the program of a job', () => {
     expect(p.rows.map((row) => row.code).slice(0, 3)).toEqual(['hold', 'gap', 'low']);
     // Found −3 as cut-in with 5: cut-out −8 in this control.
     expect(p.rows[0]).toMatchObject({ value: -9, found: -8 });
+  });
+
+  test('a code nobody planned is undecided until somebody decides; leaving it at its default is a decision', () => {
+    const { program: p } = program(survey);
+    const open = p.rows.filter((row) => row.undecided);
+    expect(open.map((row) => row.source)).toEqual(open.map(() => 'default'));
+    expect(open.length).toBeGreaterThan(0);
+    expect(p.rows.filter((row) => !row.undecided).every((row) => row.status !== 'default')).toBe(true);
+    const decided = program([...survey, ...open.map(defaultDecision)]).program;
+    expect(decided.rows.filter((row) => row.undecided)).toEqual([]);
+    const first = decided.rows.find((row) => row.code === open[0]!.code)!;
+    expect(first).toMatchObject({ value: open[0]!.value, source: 'default', planned: null });
+  });
+
+  test('where a value comes from is told: plan, old control, preset, hand', () => {
+    const sourceOf = (code: string, value: number, more: Partial<ProgramInput> = {}) =>
+      program([...survey, { kind: 'plannedCode', code, value }], more).program.rows.find(
+        (row) => row.code === code,
+      )!;
+    expect(program(survey).program.rows[0]).toMatchObject({ source: 'plan', planned: -9 });
+    expect(sourceOf('hold', -8)).toMatchObject({
+      source: 'old',
+      note: 'copied from the old control',
+      planned: -9,
+      differs: false,
+    });
+    expect(sourceOf('hold', -9)).toMatchObject({ source: 'plan' });
+    expect(sourceOf('hold', -12)).toMatchObject({ source: 'hand' });
+    // 54 °F stands in the preset "freezerE" of this family.
+    expect(sourceOf('de', 54, { replacement: family('holm-fit') })).toMatchObject({ source: 'preset' });
   });
 
   test('a change by the technician beats the plan and keeps both', () => {

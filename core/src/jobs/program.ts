@@ -28,6 +28,7 @@ import {
   type SettingValues,
 } from '../settings/index.ts';
 import { allStanding, type JobState } from './fold.ts';
+import type { EntryBody } from './entry.ts';
 import { foundMeaning, unitOf } from './survey.ts';
 
 /** A planned value with what the technician made of it. */
@@ -59,7 +60,16 @@ export interface ProgramRow {
   readonly state: KeyState;
   readonly shown: string | null;
   readonly why: string | null;
+  /** Where the value comes from. */
+  readonly source: ValueSource;
+  /** What the plan makes of this code, whatever was chosen instead; null where the plan has nothing to say. */
+  readonly planned: CodeValue | null;
+  /** True where it fell to this control's own default and nobody has decided on that: it is not keyed in before. */
+  readonly undecided: boolean;
 }
+
+/** Where a code's value comes from: the plan, the old control, a preset, the control's own default, or somebody's hand. */
+export type ValueSource = 'plan' | 'old' | 'preset' | 'default' | 'hand';
 
 /** Everything the Program station shows, computed from the stream. */
 export interface Program {
@@ -119,6 +129,7 @@ export function programOf(input: ProgramInput): Program {
     const mark = keyed.get(parameter.code);
     // A value changed after it was keyed in has to be keyed in again.
     const current = mark && mark.state !== null && sameCodeValue(mark.value, value) ? mark : null;
+    const source = sourceOf(override, row, before?.value as CodeValue | undefined, target, parameter.code);
     return [
       {
         code: parameter.code,
@@ -126,8 +137,11 @@ export function programOf(input: ProgramInput): Program {
         settings,
         value,
         status: override === undefined ? (row.status as ProgramRow['status']) : 'exact',
-        note: override === undefined ? row.note : 'typed by hand for this control alone',
-        reason: reasonFor(settings, chosen),
+        note: override === undefined ? row.note : sourceNotes[source],
+        reason: override === undefined ? reasonFor(settings, chosen) : null,
+        source,
+        planned: row.status === 'default' ? null : (row.value as CodeValue),
+        undecided: row.status === 'default' && override === undefined && current === null,
         found: before ? (before.value as CodeValue) : null,
         differs: before ? !sameCodeValue(before.value as CodeValue, value) : false,
         state: current?.state ?? 'open',
@@ -151,6 +165,11 @@ export function programOf(input: ProgramInput): Program {
     lost: encoded.lost,
     display: encoded.display,
   };
+}
+
+/** The entry that leaves an undecided code at the control's own default. */
+export function defaultDecision(row: ProgramRow): EntryBody {
+  return { kind: 'plannedCode', code: row.code, value: row.value };
 }
 
 /** Settings as the new control will really hold them: read back from its own codes, rounding and all. */
@@ -179,6 +198,29 @@ export function settingsFromCode(
   if (!parameter) return {};
   const display = displayOf(target, new Map(rows.map((row) => [row.code, row.value])));
   return meaningOf(parameter, value, display);
+}
+
+const sourceNotes: Readonly<Record<ValueSource, string>> = {
+  plan: '',
+  old: 'copied from the old control',
+  preset: 'taken from a preset of this control',
+  default: 'left at the default of this control: decided',
+  hand: 'typed by hand for this control alone',
+};
+
+/** What was chosen for a code says by its value where it comes from; the old control counts before a preset. */
+function sourceOf(
+  override: CodeValue | undefined,
+  row: { readonly status: RowStatus; readonly value: unknown },
+  copied: CodeValue | undefined,
+  target: ControllerDefinition,
+  code: string,
+): ValueSource {
+  if (override === undefined) return row.status === 'default' ? 'default' : 'plan';
+  const is = (value: unknown) => value !== undefined && sameCodeValue(value as CodeValue, override);
+  if (is(copied)) return 'old';
+  if (is(row.value)) return row.status === 'default' ? 'default' : 'plan';
+  return target.presets?.some((preset) => is(preset.values[code])) ? 'preset' : 'hand';
 }
 
 function chosenValues(state: JobState, unit: UnitDescription | null): readonly ChosenValue[] {

@@ -13,6 +13,7 @@ export { presentValues } from './present.ts';
 export { readController, unreachable } from './reach.ts';
 export { afterKeying, strokesFor, strokesOut, type CodeStrokes } from './plan/strokes.ts';
 export { strokeSentence, strokeWords, type StrokeWords } from './words/strokeWords.ts';
+export { afterReading, strokesToRead, type ReadingStrokes } from './plan/read.ts';
 export { setsDisplay } from './values.ts';
 export { turnedValue } from './turned.ts';
 export { deedName, deedWords, type DeedWords } from './words/deedWords.ts';

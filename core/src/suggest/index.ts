@@ -2,7 +2,7 @@ export { suggestSetting, FITS, type BookletRow, type Guess, type Suggestion } fr
 export type { Choice } from './match/learned.ts';
 export { readOptions, type BookletOption } from './choices/readOptions.ts';
 export { optionMeanings, type OptionMeaning } from './choices/meanings.ts';
-export { readTable, type ReadTable, type TableRow } from './table/readTable.ts';
+export { mendRows, readTable, type Mend, type ReadTable, type TableRow } from './table/readTable.ts';
 export { columnRoles, type ColumnRole } from './table/columns.ts';
 export { choicesOf, draftRows, type DraftRow } from './draft/draftRow.ts';
 export { draftDefinition, type Draft, type DraftNames, type OpenRow } from './draft/draftDefinition.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
+import { RouterLink, useRouter } from 'vue-router';
 import { parseJson, isFileProblem } from '@brine/core/files';
 import type { PinnedDefinition } from '@brine/core/jobs';
 import type { ApiError } from '../shared/api/client.ts';
@@ -13,6 +13,8 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ControlDetail from './ControlDetail.vue';
+import ControlUses from './ControlUses.vue';
+import VersionCompare from './VersionCompare.vue';
 
 const props = defineProps<{ hash?: string }>();
 const session = useSession();
@@ -22,6 +24,22 @@ const chooser = ref<HTMLInputElement | null>(null);
 const refused = ref<{ message: string; faults: readonly { field: string; message: string }[] } | null>(null);
 const chosen = computed(() => props.hash || controllers.value[0]?.hash);
 const definition = computed(() => definitionByHash(chosen.value));
+const versions = computed(() => controllers.value.filter((c) => c.id === definition.value?.id));
+/** Written down here, so that a new version can begin with what this one was written from. */
+const isOwn = computed(
+  () => typeof (definition.value?.['writing'] as { text?: unknown } | undefined)?.text === 'string',
+);
+
+/** Hands the definition out as the file that any installation takes in. */
+function exportFile() {
+  if (!definition.value) return;
+  const blob = new Blob([`${JSON.stringify(definition.value, null, 2)}\n`], { type: 'application/json' });
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = `${definition.value.id}.controller.json`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
 useJumpTargets(() =>
   controllers.value.map((c) => ({
     id: `control:${c.hash}`,
@@ -63,13 +81,7 @@ async function importFile(event: Event) {
       aria-label="Families"
     >
       <h1>Controls</h1>
-      <FamilyList :controllers="controllers" :chosen="chosen" page="/controls" full />
-      <FormProblem class="mt-3" :message="problem" />
-      <p v-if="controllers.length === 0 && !problem" class="mt-3">
-        No families yet. Take in a <code class="font-mono">*.controller.json</code>; `docs/formats` describes
-        it.
-      </p>
-      <div v-if="session.mayWrite" class="mt-4">
+      <div v-if="session.mayWrite" class="mt-3">
         <input
           ref="chooser"
           type="file"
@@ -78,8 +90,22 @@ async function importFile(event: Event) {
           data-test="controller-file"
           @change="importFile"
         />
-        <AppButton @click="chooser?.click()">Take in a definition</AppButton>
+        <div class="flex flex-wrap gap-3">
+          <RouterLink
+            to="/controls/write"
+            class="inline-flex min-h-9 items-center rounded-md border border-brine bg-brine px-4 font-medium text-on-brine"
+            data-test="write-one"
+            >Write one down</RouterLink
+          >
+          <AppButton @click="chooser?.click()">Take in a file</AppButton>
+        </div>
       </div>
+      <FamilyList :controllers="controllers" :chosen="chosen" page="/controls" full />
+      <FormProblem class="mt-3" :message="problem" />
+      <p v-if="controllers.length === 0 && !problem" class="mt-3">
+        No families yet. Take in a <code class="font-mono">*.controller.json</code>; `docs/formats` describes
+        it.
+      </p>
       <div
         v-if="refused"
         role="alert"
@@ -98,7 +124,20 @@ async function importFile(event: Event) {
       </div>
     </section>
     <section class="bg-sheet px-4 py-5 sm:px-6" aria-label="Definition">
-      <ControlDetail v-if="definition" :definition="definition" />
+      <template v-if="definition && chosen">
+        <div class="float-right ml-4 flex flex-wrap gap-x-4 gap-y-2">
+          <RouterLink class="link" :to="`/practice/${chosen}`">Practise</RouterLink>
+          <RouterLink v-if="isOwn && session.mayWrite" class="link" :to="`/controls/write/${chosen}`"
+            >New version</RouterLink
+          >
+          <button type="button" class="link" data-test="export" @click="exportFile">Export</button>
+        </div>
+        <ControlDetail :definition="definition" />
+        <div class="mt-6 flex max-w-4xl flex-col gap-6">
+          <ControlUses :hash="chosen" />
+          <VersionCompare :key="chosen" :definition="definition" :versions="versions" :hash="chosen" />
+        </div>
+      </template>
     </section>
   </div>
 </template>

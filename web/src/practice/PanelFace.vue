@@ -14,6 +14,16 @@ const text = computed(() => {
   if (shown === 'reading') return props.machine.panel.display?.text ? 'COOLING' : '--.-';
   return shown.replaceAll('−', '-').toUpperCase();
 });
+/** What lamps on the front would say. */
+const signs = computed(() => {
+  const { defrost, standby, locked, alarms } = props.live.state.value.condition;
+  return [
+    alarms.length > 0 && `alarm${alarms.length > 1 ? ` ×${alarms.length}` : ''}`,
+    defrost && 'defrost',
+    standby && 'standby',
+    locked && 'keys locked',
+  ].filter(Boolean);
+});
 const isDown = (id: string) => props.live.down.value.includes(id);
 
 /** A mouse has one finger: with Shift a key stays down until it is clicked again. */
@@ -51,8 +61,9 @@ onBeforeUnmount(() => {
 <template>
   <div class="mx-auto w-full max-w-md rounded-lg border border-edge bg-[#2a3b3e] p-5" data-test="panel-face">
     <div
-      class="flex h-24 items-center justify-center rounded bg-[#101c1e] font-display text-[46px] whitespace-nowrap text-[#ffb347]"
+      class="flex h-24 items-center justify-center rounded bg-[#101c1e] font-display whitespace-nowrap text-[#ffb347]"
       role="status"
+      :class="text.length > 8 ? 'text-[24px]' : 'text-[46px]'"
       :aria-label="`The display shows ${text || 'nothing'}`"
       data-test="panel-display"
     >
@@ -60,6 +71,9 @@ onBeforeUnmount(() => {
     </div>
     <p class="mt-1 h-5 text-center text-[13px] text-[#c9d3d4]">
       <template v-if="live.heldSeconds.value > 0">held {{ live.heldSeconds.value }} s</template>
+      <template v-else-if="signs.length > 0"
+        ><span v-for="sign in signs" :key="String(sign)" class="mx-1.5">● {{ sign }}</span></template
+      >
     </p>
     <div class="mt-2 flex flex-wrap justify-center gap-3">
       <button

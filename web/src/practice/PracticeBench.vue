@@ -1,15 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { deedWords, type Machine } from '@brine/core/panel';
+import { newId } from '../shared/outbox/identity.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
+import FormProblem from '../shared/ui/FormProblem.vue';
 import DrillCard from './DrillCard.vue';
 import PanelFace from './PanelFace.vue';
+import ProgressTable from './ProgressTable.vue';
+import type { DrillResult } from './useDrill.ts';
 import { useLivePanel } from './useLivePanel.ts';
+import { useProgress } from './useProgress.ts';
 
-/** A working panel of one family, and drills on it. */
-const props = defineProps<{ machine: Machine }>();
+/** A working panel of one family, and drills on it. A draft that is only tried keeps no progress. */
+const props = defineProps<{ machine: Machine; draft?: boolean }>();
 const deeds = computed(() => deedWords(props.machine.panel));
 const live = useLivePanel(props.machine, new Map());
+const progress = props.draft ? null : useProgress();
+
+function finished(result: DrillResult) {
+  const { id, family } = props.machine.definition;
+  void progress?.keep({ ...result, id: newId(), definitionId: id, family });
+}
 </script>
 
 <template>
@@ -37,6 +48,10 @@ const live = useLivePanel(props.machine, new Map());
         >Practice sets nothing anywhere. At a real unit outputs start by themselves.</CautionNote
       >
     </div>
-    <DrillCard :machine="machine" :live="live" />
+    <div class="flex flex-col gap-6">
+      <DrillCard :machine="machine" :live="live" @finished="finished" />
+      <ProgressTable v-if="progress" :lines="progress.lines.value" :definition-id="machine.definition.id" />
+      <FormProblem v-if="progress" :message="progress.problem.value" />
+    </div>
   </div>
 </template>

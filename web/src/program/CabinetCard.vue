@@ -7,6 +7,9 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import ControllerDisplay from './ControllerDisplay.vue';
+import DecideFirst from './DecideFirst.vue';
+import GraveLosses from './GraveLosses.vue';
+import LookAlikes from './LookAlikes.vue';
 import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
@@ -55,6 +58,7 @@ const ticks = computed(() =>
 
 <template>
   <div v-if="row" class="flex flex-col" data-test="cabinet-card">
+    <GraveLosses class="mb-2" />
     <div class="flex gap-[3px]" aria-hidden="true">
       <span v-for="tick in ticks" :key="tick.code" class="h-1.5 flex-1 rounded-sm" :class="tick.look"></span>
     </div>
@@ -74,8 +78,15 @@ const ticks = computed(() =>
         <dd class="font-mono text-[21px] font-semibold" data-test="set-to">{{ setTo }}</dd>
       </div>
     </dl>
+    <LookAlikes class="mt-2" :cabinet="cabinet" :code="row.code" />
+    <DecideFirst
+      v-if="session.mayWrite && row.undecided"
+      class="mt-3"
+      :row="row"
+      @leave="cabinet.leaveAtDefault(row)"
+    />
     <StrokeList
-      v-if="session.mayWrite && strokes.hasPanel.value"
+      v-else-if="session.mayWrite && strokes.hasPanel.value"
       class="mt-2"
       :cabinet="cabinet"
       :strokes="strokes"
@@ -116,6 +127,7 @@ const ticks = computed(() =>
         class="col-span-2 !min-h-14 text-[17px]"
         kind="primary"
         wide
+        :disabled="row.undecided"
         data-test="keyed-in"
         @click="cabinet.keyedIn()"
         >Keyed in, next</AppButton

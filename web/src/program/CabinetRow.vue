@@ -6,11 +6,13 @@ import type { ProgramRow } from '@brine/core/jobs';
 
 const props = defineProps<{ row: ProgramRow; display: DisplayState; current: boolean; mayWrite: boolean }>();
 const emit = defineEmits<{ choose: []; tick: [] }>();
-const mark = computed(() => ({ open: '', keyed: '✓', showsElse: '≠', skipped: '–' })[props.row.state]);
+const mark = computed(
+  () => ({ open: props.row.undecided ? '?' : '', keyed: '✓', showsElse: '≠', skipped: '–' })[props.row.state],
+);
 const said = computed(
   () =>
     ({
-      open: 'not keyed in',
+      open: props.row.undecided ? 'not decided' : 'not keyed in',
       keyed: 'keyed in',
       showsElse: `shows ${props.row.shown ?? ''}`,
       skipped: 'skipped',
@@ -30,8 +32,8 @@ const below = computed(() => {
   if (props.row.state === 'skipped') return `Skipped: ${props.row.why || 'no reason given'}.`;
   return props.current
     ? (props.row.reason ?? props.row.note)
-    : props.row.status === 'default'
-      ? 'stays at the default of this control'
+    : props.row.undecided
+      ? 'nobody planned it: decide first'
       : props.row.status === 'exact'
         ? ''
         : props.row.note;

@@ -6,6 +6,9 @@ import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CabinetRow from './CabinetRow.vue';
+import DecideFirst from './DecideFirst.vue';
+import GraveLosses from './GraveLosses.vue';
+import LookAlikes from './LookAlikes.vue';
 import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
@@ -36,6 +39,7 @@ async function show(row: ProgramRow | null) {
 
 <template>
   <div class="flex flex-col">
+    <GraveLosses class="mb-2" />
     <div class="flex-1 lg:min-h-0 lg:overflow-auto" tabindex="0" role="region" aria-label="Codes to key in">
       <table class="table-plain" data-test="cabinet">
         <thead>
@@ -65,13 +69,30 @@ async function show(row: ProgramRow | null) {
             :current="row.code === current?.code"
             :may-write="session.mayWrite"
             @choose="cabinet.goTo(row.code)"
-            @tick="row.state === 'open' ? cabinet.keyedIn(row) : cabinet.reopen(row)"
+            @tick="
+              row.undecided
+                ? cabinet.goTo(row.code)
+                : row.state === 'open'
+                  ? cabinet.keyedIn(row)
+                  : cabinet.reopen(row)
+            "
           />
         </tbody>
       </table>
     </div>
+    <LookAlikes
+      v-if="current"
+      class="border-t border-hairline pt-2"
+      :cabinet="cabinet"
+      :code="current.code"
+    />
+    <DecideFirst
+      v-if="session.mayWrite && current?.undecided"
+      :row="current"
+      @leave="cabinet.leaveAtDefault(current)"
+    />
     <StrokeList
-      v-if="session.mayWrite && current"
+      v-else-if="session.mayWrite && current"
       class="border-t border-hairline pt-2.5"
       compact
       :cabinet="cabinet"
@@ -81,7 +102,7 @@ async function show(row: ProgramRow | null) {
       v-if="session.mayWrite && current"
       class="sticky bottom-0 flex flex-wrap items-center gap-3 border-t border-hairline bg-paper py-2.5"
     >
-      <AppButton kind="primary" data-test="keyed-in" @click="cabinet.keyedIn()"
+      <AppButton kind="primary" data-test="keyed-in" :disabled="current.undecided" @click="cabinet.keyedIn()"
         >Keyed in
         <span class="font-mono"
           >{{ current.code }} {{ printShown(current.parameter, current.value, display) }}</span

@@ -1,102 +1,83 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { encode, isDangerousLoss, type RowStatus } from '@brine/core/controllers';
-import { printShown } from '@brine/core/handover';
 import { settingOf } from '@brine/core/settings';
 import { useDisplay } from '../shared/display/displayStore.ts';
-import { useJob } from '../shared/job/useJob.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
+import AppButton from '../shared/ui/AppButton.vue';
+import CompareLine from './CompareLine.vue';
+import LossList from './LossList.vue';
+import { useCompare } from './useCompare.ts';
 
-const job = useJob();
+/** The old sheet beside the new one: what is exact, rounded, out of reach, meant otherwise, lost; and what each code is set from. */
+const compare = useCompare();
 const display = useDisplay();
-const program = computed(() => job.program.value);
-const statusWords: Readonly<Record<RowStatus, string>> = {
-  exact: 'as planned',
-  rounded: 'rounded',
-  clamped: 'out of reach',
-  meaning: 'recomputed',
-  default: 'default of this control',
-  fixed: 'built in',
-};
-/** How the old values would stand in the new control: that is what "found" means in its codes. */
-const copied = computed(
-  () =>
-    new Map(
-      (program.value.found && job.replacement.value
-        ? encode(program.value.found.values, job.replacement.value).rows
-        : []
-      ).map((row) => [row.code, row]),
-    ),
-);
-const rows = computed(() =>
-  program.value.rows.map((row) => ({
-    row,
-    setting: row.settings.map((id) => settingOf(id).label).join(', ') || row.parameter.name,
-    found: row.found === null ? '' : printShown(row.parameter, row.found, program.value.display!),
-    foundNote: row.found === null ? '' : (copied.value.get(row.code)?.note ?? ''),
-    set: printShown(row.parameter, row.value, program.value.display!),
-    status: statusWords[row.status],
-  })),
-);
-const lost = computed(() =>
-  program.value.lost.map((l) => ({
-    ...l,
-    label: settingOf(l.setting).label,
-    grave: isDangerousLoss(l.setting),
-  })),
-);
+const session = useSession();
+const { rows, losses, undecided, presets, preset, presetId, program } = compare;
 const fixed = computed(() =>
   program.value.fixed.map(({ setting, value }) => ({
     label: settingOf(setting).label,
     value: display.showSetting(setting, value),
   })),
 );
+const hasOld = computed(() => rows.value.some((line) => line.copied !== null));
 </script>
 
 <template>
-  <div data-test="compare">
-    <section v-if="lost.length > 0" class="mb-4">
-      <h3>What this control cannot hold</h3>
-      <ul class="mt-1 flex flex-col gap-1.5">
-        <li
-          v-for="l in lost"
-          :key="l.setting"
-          class="border-l-4 px-3 py-1.5"
-          :class="l.grave ? 'border-alarm bg-alarm-wash' : 'border-hairline bg-band'"
+  <div class="flex flex-col gap-4" data-test="compare">
+    <LossList :losses="losses" />
+    <section
+      v-if="undecided.length > 0"
+      class="flex flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-amber bg-amber-wash px-3 py-2"
+      data-test="undecided"
+    >
+      <p>
+        <strong class="font-semibold"
+          >{{ undecided.length }} {{ undecided.length === 1 ? 'code' : 'codes' }} nobody planned:</strong
         >
-          <strong class="font-semibold"
-            >{{ l.label }}<template v-if="l.grave"> (protects compressor or goods)</template>:</strong
-          >
-          {{ l.reason }}
-        </li>
-      </ul>
+        {{ undecided.map((line) => line.row.code).join(', ') }}. Decide before
+        {{ undecided.length === 1 ? 'it is' : 'they are' }} keyed in.
+      </p>
+      <AppButton
+        v-if="session.mayWrite"
+        data-test="leave-defaults"
+        @click="compare.take(undecided, 'default')"
+        >Leave {{ undecided.length === 1 ? 'it at its default' : 'all at their defaults' }}</AppButton
+      >
     </section>
+    <div v-if="session.mayWrite" class="flex flex-wrap items-center gap-2">
+      <span class="field-label">Set every code from</span>
+      <AppButton data-test="all-plan" @click="compare.take(rows, 'plan')">the plan</AppButton>
+      <AppButton v-if="hasOld" data-test="all-old" @click="compare.take(rows, 'old')"
+        >the old control</AppButton
+      >
+      <template v-if="preset">
+        <AppButton data-test="all-preset" @click="compare.take(rows, 'preset')">the preset</AppButton>
+        <select
+          aria-label="Preset"
+          :value="preset.id"
+          @change="presetId = ($event.target as HTMLSelectElement).value"
+        >
+          <option v-for="p in presets" :key="p.id" :value="p.id">{{ p.name }}</option>
+        </select>
+      </template>
+      <span class="hint">A source without a value for a code leaves it as it is.</span>
+    </div>
     <table class="table-plain">
       <thead>
         <tr>
-          <th class="w-20">Code</th>
+          <th class="w-14">Code</th>
           <th>Meaning</th>
-          <th class="w-44 !text-right">As found</th>
-          <th class="w-44 !text-right">Set to</th>
-          <th class="w-28">In this control</th>
+          <th class="w-28">Old control</th>
+          <th class="w-28">In this one</th>
+          <th class="w-24 !text-right">Set to</th>
+          <th class="w-44">Set from</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="r in rows" :key="r.row.code" :class="{ 'bg-amber-wash/60': r.row.differs }">
-          <td class="!pl-1 font-mono font-semibold">{{ r.row.code }}</td>
-          <td>
-            {{ r.setting
-            }}<span v-if="r.foundNote || r.row.note" class="hint block">{{ r.foundNote || r.row.note }}</span>
-          </td>
-          <td class="text-right font-mono text-soft">
-            <span v-if="r.row.differs" class="mr-2 font-sans text-[12.5px] text-ink">differs</span
-            >{{ r.found }}
-          </td>
-          <td class="text-right font-mono font-semibold">{{ r.set }}</td>
-          <td class="text-[14px]">{{ r.status }}</td>
-        </tr>
+        <CompareLine v-for="line in rows" :key="line.row.code" :line="line" :compare="compare" />
       </tbody>
     </table>
-    <section v-if="fixed.length > 0" class="mt-4">
+    <section v-if="fixed.length > 0">
       <h3>Built in, not to be changed</h3>
       <p class="text-soft">{{ fixed.map((f) => `${f.label}: ${f.value}`).join(' · ') }}</p>
     </section>

@@ -1,6 +1,7 @@
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import type { ProgramRow } from '@brine/core/jobs';
+import { defaultDecision, type ProgramRow } from '@brine/core/jobs';
+import { looksLike, type Parameter } from '@brine/core/controllers';
 import { setsDisplay } from '@brine/core/panel';
 import { useJob } from '../shared/job/useJob.ts';
 
@@ -56,7 +57,7 @@ export function useCabinet() {
   }
 
   async function keyedIn(row = current.value): Promise<void> {
-    if (!row) return;
+    if (!row || row.undecided) return;
     currentCode.value = row.code;
     await say(row, 'keyed');
     advance();
@@ -80,6 +81,12 @@ export function useCabinet() {
     await say(row, null);
   }
 
+  /** Decides that a code nobody planned stays at the control's own default: now it may be keyed in. */
+  async function leaveAtDefault(row: ProgramRow): Promise<void> {
+    currentCode.value = row.code;
+    await job.write(defaultDecision(row));
+  }
+
   function goTo(code: string): void {
     currentCode.value = code;
   }
@@ -96,6 +103,10 @@ export function useCabinet() {
     showsElse,
     skip,
     reopen,
+    leaveAtDefault,
+    alike: computed(() =>
+      job.replacement.value ? looksLike(job.replacement.value) : new Map<string, readonly Parameter[]>(),
+    ),
     goTo,
   };
 }

@@ -1,18 +1,21 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { foundSheet } from '@brine/core/jobs';
-import { decode, type SheetRow } from '@brine/core/controllers';
+import { decode, panelOf, type SheetRow } from '@brine/core/controllers';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import FoundRow from './FoundRow.vue';
+import ReadBack from './ReadBack.vue';
 import { droppedSheet, looksLikeSheet, pastedSheet, type PastedSheet } from './pasteSheet.ts';
 
 const job = useJob();
 const session = useSession();
 const problem = ref<string | null>(null);
 const over = ref(false);
+const readingBack = ref(false);
+const canReadBack = computed(() => job.old.value !== null && panelOf(job.old.value) !== null);
 const chooser = ref<HTMLInputElement | null>(null);
 const sheet = computed(() => foundSheet(job.state.value, job.old.value));
 const values = computed(() => new Map(sheet.value.map((row) => [row.code, row.value])));
@@ -88,7 +91,17 @@ const found = (code: string, value: string) =>
         @change="chosen"
       />
       <AppButton kind="quiet" @click="chooser?.click()">Choose a file</AppButton>
+      <AppButton v-if="canReadBack" data-test="read-by-strokes" @click="readingBack = !readingBack">{{
+        readingBack ? 'Close the key strokes' : 'Read by key strokes'
+      }}</AppButton>
     </div>
+    <ReadBack
+      v-if="readingBack && canReadBack && session.mayWrite"
+      :key="job.oldPin.value?.hash"
+      class="mb-3"
+      :sheet="sheet"
+      @found="found"
+    />
     <FormProblem class="mb-2" :message="problem" />
     <table v-if="known.length + strangers.length > 0" class="table-plain">
       <thead>

@@ -29,7 +29,7 @@ const three: readonly PanelKey[] = [
 const usual: Omit<PanelAnswers, 'labels'> = {
   holdSeconds: 5,
   saveSeconds: 3,
-  code: '0',
+  code: '',
   timeOutSeconds: 60,
   keeps: 'taken',
 };

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { peatTable } from '../../testing/labelled/rows.ts';
-import { readTable, type TableRow } from './readTable.ts';
+import { mendRows, readTable, type TableRow } from './readTable.ts';
 
 const lines = peatTable
   .trim()
@@ -142,6 +142,25 @@ describe('nothing is dropped', () => {
     expect(readTable(' \n ').problem).toContain('expected a parameter table');
     expect(readTable('a b c\n'.repeat(2001)).problem).toContain('expected at most 2000');
   });
+});
+
+test('a mended row is judged anew, and its twin too', () => {
+  const { rows } = readTable(
+    'A\tSet point here\t0\t9\tK\t5\nA\tOther point here\t0\t5\tK\t3\nC\tThird point here\t0\t5\tK\t9',
+  );
+  expect(rows.map((r) => r.problems.length)).toEqual([0, 1, 1]);
+  const mended = mendRows(
+    rows,
+    new Map([
+      [2, { code: 'B' }],
+      [3, { default: '4' }],
+    ]),
+  );
+  expect(mended.map((r) => [r.code, r.default, r.problems])).toEqual([
+    ['A', '5', []],
+    ['B', '3', []],
+    ['C', '4', []],
+  ]);
 });
 
 test('the roles of columns can be said by hand', () => {

@@ -47,6 +47,24 @@ export function readTable(text: string, roles?: readonly ColumnRole[]): ReadTabl
   return { separator, columns, rows: twice(rows), problem: missing(columns.roles) };
 }
 
+/** Cells of a row that a person may put right. */
+export type Mend = Partial<
+  Pick<TableRow, 'code' | 'description' | 'unit' | 'min' | 'max' | 'default' | 'options' | 'folder'>
+>;
+
+/** Rows with what a person put right, by line; what is wrong with them is found anew. */
+export function mendRows(rows: readonly TableRow[], mends: ReadonlyMap<number, Mend>): readonly TableRow[] {
+  const mended = rows.map((row) => {
+    const mend = mends.get(row.line);
+    if (!mend) return { ...row, problems: row.problems.filter((p) => !isTwice(p)) };
+    const next = { ...row, ...mend };
+    return { ...next, problems: wrongWith(next) };
+  });
+  return twice(mended);
+}
+
+const isTwice = (problem: string) => /^the code .* stands on line \d+ too$/.test(problem);
+
 function empty(separator: Separator, problem: string): ReadTable {
   return { separator, columns: { roles: [], header: false }, rows: [], problem };
 }

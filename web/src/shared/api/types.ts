@@ -76,3 +76,26 @@ export interface PersonLine extends Person {
   readonly invited: boolean;
   readonly version: number;
 }
+
+export interface ProgressLine {
+  readonly person: string;
+  readonly name: string;
+  readonly definitionId: string;
+  readonly family: string;
+  readonly drill: string;
+  readonly runs: number;
+  readonly passed: number;
+  readonly bestSeconds: number | null;
+  readonly lastAt: string;
+}
+
+export interface ControllerUse {
+  readonly unit: string;
+  readonly tag: string;
+  readonly site: string;
+  readonly job: string;
+  readonly title: string;
+  readonly role: 'old' | 'new';
+  readonly version: string;
+  readonly thisVersion: boolean;
+}

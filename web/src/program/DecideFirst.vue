@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router';
+import { printShown } from '@brine/core/handover';
+import type { ProgramRow } from '@brine/core/jobs';
+import { useJob } from '../shared/job/useJob.ts';
+import AppButton from '../shared/ui/AppButton.vue';
+
+/** A code nobody planned: it is not keyed in before somebody has decided. */
+defineProps<{ row: ProgramRow }>();
+const emit = defineEmits<{ leave: [] }>();
+const job = useJob();
+</script>
+
+<template>
+  <div
+    class="flex flex-wrap items-center gap-3 border-l-4 border-amber bg-amber-wash px-3 py-2"
+    data-test="decide-first"
+  >
+    <p>Nobody planned this code. Decide before it is keyed in.</p>
+    <AppButton data-test="leave-default" @click="emit('leave')"
+      >Leave it at
+      <span class="font-mono">{{
+        printShown(row.parameter, row.value, job.program.value.display!)
+      }}</span></AppButton
+    >
+    <RouterLink class="link" :to="`/jobs/${job.id}/program/compare`">Choose in Compare</RouterLink>
+  </div>
+</template>

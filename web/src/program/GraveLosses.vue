@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import { isDangerousLoss } from '@brine/core/controllers';
+import { settingOf } from '@brine/core/settings';
+import { useJob } from '../shared/job/useJob.ts';
+
+/** Said before anything is keyed in: protection that the plan has and this control has not. */
+const job = useJob();
+const grave = computed(() => job.program.value.lost.filter((l) => isDangerousLoss(l.setting)));
+</script>
+
+<template>
+  <p
+    v-if="grave.length > 0"
+    class="border-l-4 border-alarm bg-alarm-wash px-3 py-2 font-medium"
+    role="alert"
+    data-test="grave-losses"
+  >
+    ✗ This control cannot hold: {{ grave.map((l) => settingOf(l.setting).label.toLowerCase()).join(', ') }}.
+    <RouterLink class="link" :to="`/jobs/${job.id}/program/compare`">What that means</RouterLink>
+  </p>
+</template>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { columnRoles, type ColumnRole } from '@brine/core/suggest';
+import AppButton from '../shared/ui/AppButton.vue';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import type { LiveWriting } from './useWriting.ts';
+
+/** Where the booklet's table is pasted, and what its columns were found to hold. */
+const props = defineProps<{ live: LiveWriting }>();
+const chooser = ref<HTMLInputElement | null>(null);
+const problem = ref<string | null>(null);
+const roleWords: Readonly<Record<ColumnRole, string>> = {
+  code: 'code',
+  description: 'description',
+  unit: 'unit',
+  min: 'least',
+  max: 'greatest',
+  range: 'range',
+  default: 'factory value',
+  options: 'options',
+  folder: 'folder',
+  left: 'not read',
+};
+const separatorWords = {
+  tab: 'cells between tabs',
+  semicolon: 'cells between semicolons',
+  bar: 'cells between bars',
+  comma: 'cells between commas',
+  spaces: 'columns of spaces',
+  text: 'lines of text',
+} as const;
+const LARGEST = 512 * 1024;
+async function chosen(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  problem.value =
+    file.size > LARGEST ? `${file.name} is larger than 512 KB; expected a table of parameters` : null;
+  if (!problem.value) props.live.change({ text: await file.text(), roles: null });
+}
+function setRole(index: number, event: Event) {
+  const roles = [...props.live.table.value.columns.roles];
+  roles[index] = (event.target as HTMLSelectElement).value as ColumnRole;
+  props.live.change({ roles });
+}
+</script>
+
+<template>
+  <section aria-label="The booklet’s table">
+    <label class="flex flex-col gap-1"
+      ><span class="field-label">The booklet’s parameter table</span>
+      <textarea
+        class="h-36 font-mono text-[13px]"
+        :value="live.writing.value.text"
+        placeholder="SP&#9;Set point&#9;-40&#9;99&#9;°F&#9;36"
+        spellcheck="false"
+        data-test="paste"
+        @input="live.change({ text: ($event.target as HTMLTextAreaElement).value, roles: null })"
+      ></textarea>
+    </label>
+    <div class="mt-2 flex flex-wrap items-center gap-3 text-[14px] text-soft">
+      <span>Copied from a PDF or a spreadsheet, CSV, TSV or lines of text.</span>
+      <input
+        ref="chooser"
+        type="file"
+        accept=".csv,.tsv,.txt,text/*"
+        class="hidden"
+        data-test="table-file"
+        @change="chosen"
+      />
+      <AppButton kind="quiet" @click="chooser?.click()">Choose a file</AppButton>
+    </div>
+    <FormProblem
+      class="mt-2"
+      :message="problem ?? (live.writing.value.text.trim() === '' ? null : live.table.value.problem)"
+    />
+    <div
+      v-if="live.table.value.columns.roles.length > 0"
+      class="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2 text-[14px]"
+    >
+      <span class="text-soft">Read as {{ separatorWords[live.table.value.separator] }}. Columns:</span>
+      <label v-for="(role, i) in live.table.value.columns.roles" :key="i" class="flex items-center gap-1.5"
+        >{{ i + 1 }}
+        <select
+          class="!min-h-8 !py-0.5 text-[14px]"
+          :value="role"
+          :aria-label="`Column ${i + 1} holds`"
+          @change="setRole(i, $event)"
+        >
+          <option v-for="r in columnRoles" :key="r" :value="r">{{ roleWords[r] }}</option>
+        </select>
+      </label>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { settingOf } from '@brine/core/settings';
+import type { Mend } from '@brine/core/suggest';
+import OptionMeanings from './OptionMeanings.vue';
+import SettingSelect from './SettingSelect.vue';
+import type { LiveWriting, WritingRow } from './useWriting.ts';
+
+/** One row of the booklet: what it says, what it is taken to mean, and fields to put it right. */
+const props = defineProps<{ row: WritingRow; live: LiveWriting; open: string | null }>();
+const mending = ref(false);
+const problem = computed(() => props.open ?? props.row.problems.join('; '));
+const shown = computed(() => mending.value || props.row.problems.length > 0 || props.open !== null);
+const fields: readonly (keyof Mend)[] = ['code', 'description', 'unit', 'min', 'max', 'default'];
+const labels: Readonly<Record<string, string>> = {
+  code: 'Code',
+  description: 'Description',
+  unit: 'Unit',
+  min: 'Least',
+  max: 'Greatest',
+  default: 'Factory',
+};
+const sureness = computed(() => {
+  const { decided, setting, score } = props.row;
+  if (decided) return 'you decided';
+  if (setting === null) return 'no setting fits';
+  return score >= 0.9 ? 'sure' : score >= 0.75 ? 'likely' : 'look at it';
+});
+const range = computed(() =>
+  [
+    props.row.min && `${props.row.min} to ${props.row.max}`,
+    props.row.unit,
+    props.row.default && `factory ${props.row.default}`,
+  ]
+    .filter(Boolean)
+    .join(', '),
+);
+function mend(field: keyof Mend, event: Event) {
+  mending.value = true;
+  props.live.mend(props.row.key, { [field]: (event.target as HTMLInputElement).value.trim() });
+}
+</script>
+
+<template>
+  <tr :class="{ 'opacity-55': row.omitted }" :data-row="row.code">
+    <td class="font-mono text-[13px] text-soft">{{ row.line }}</td>
+    <td class="font-mono font-semibold">{{ row.code }}</td>
+    <td>
+      {{ row.description }}
+      <span class="hint block">{{ range }}</span>
+      <template v-if="!row.omitted">
+        <p v-if="problem" class="problem">{{ problem }}</p>
+        <div v-if="shown" class="mt-1 flex flex-wrap gap-2" data-test="mend">
+          <label v-for="field in fields" :key="field" class="flex flex-col text-[13px] text-soft"
+            >{{ labels[field] }}
+            <input
+              class="!min-h-8 font-mono text-[14px] text-ink"
+              :class="field === 'description' ? 'w-64' : 'w-20'"
+              :value="row[field]"
+              :aria-label="`${labels[field]} of line ${row.line}`"
+              @change="mend(field, $event)"
+            />
+          </label>
+        </div>
+        <p v-if="row.left.length > 0" class="hint">Not read: {{ row.left.join(' · ') }}</p>
+      </template>
+    </td>
+    <td>
+      <template v-if="!row.omitted">
+        <SettingSelect :row="row" @choose="(setting) => live.decide(row.key, setting)" />
+        <OptionMeanings
+          v-if="row.choices.length > 0 && row.setting !== null"
+          :row="row"
+          @say="(value, means) => live.say(row.key, value, means)"
+        />
+      </template>
+    </td>
+    <td class="text-[14px] whitespace-nowrap" :class="row.setting === null ? 'text-soft' : ''">
+      <template v-if="!row.omitted">
+        {{ sureness }}
+        <span v-if="!row.decided && row.setting !== null" class="hint block font-mono">{{
+          row.score.toFixed(2)
+        }}</span>
+        <span v-if="!row.decided && row.runnerUp" class="hint block whitespace-normal"
+          >or {{ settingOf(row.runnerUp.setting).label }}</span
+        >
+      </template>
+    </td>
+    <td class="!pr-0 text-right whitespace-nowrap">
+      <button v-if="!row.omitted && !shown" type="button" class="link text-[14px]" @click="mending = true">
+        edit
+      </button>
+      <button type="button" class="link ml-3 text-[14px]" @click="live.omit(row.key, !row.omitted)">
+        {{ row.omitted ? 'put back' : 'leave out' }}
+      </button>
+    </td>
+  </tr>
+</template>

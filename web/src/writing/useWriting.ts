@@ -1,0 +1,183 @@
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { ControllerDefinition } from '@brine/core/controllers';
+import { machineOf, readController } from '@brine/core/panel';
+import type { SettingId } from '@brine/core/settings';
+import {
+  choicesOf,
+  draftDefinition,
+  draftRows,
+  mendRows,
+  panelFrom,
+  panelPatterns,
+  readTable,
+  type Choice,
+  type ColumnRole,
+  type DraftRow,
+  type Mend,
+  type PanelAnswers,
+} from '@brine/core/suggest';
+import { call } from '../shared/api/client.ts';
+
+/** What somebody has written down and decided so far. Kept in this browser, and inside the definition once it is saved. */
+export interface Writing {
+  readonly text: string;
+  readonly roles: readonly ColumnRole[] | null;
+  readonly mends: Readonly<Record<string, Mend>>;
+  readonly settings: Readonly<Record<string, SettingId | null>>;
+  readonly means: Readonly<Record<string, string | boolean>>;
+  readonly omitted: readonly string[];
+  readonly family: string;
+  readonly version: string;
+  readonly summary: string;
+  readonly pattern: string;
+  readonly answers: Partial<PanelAnswers>;
+}
+
+/** A row with the name under which decisions on it are kept: they follow it when lines move. */
+export interface WritingRow extends DraftRow {
+  readonly key: string;
+  readonly decided: boolean;
+  readonly omitted: boolean;
+}
+
+const blank: Writing = {
+  text: '',
+  roles: null,
+  mends: {},
+  settings: {},
+  means: {},
+  omitted: [],
+  family: '',
+  version: '1',
+  summary: '',
+  pattern: panelPatterns[0]!.id,
+  answers: {},
+};
+const KEY = 'brine-writing';
+
+/** A controller being written down: from pasted text to a definition that can be tried and saved. */
+export function useWriting() {
+  const writing = ref<Writing>(kept());
+  watch(writing, (value) => localStorage.setItem(KEY, JSON.stringify(value)));
+  const learned = shallowRef<readonly Choice[]>([]);
+  void loadLearned();
+
+  async function loadLearned(): Promise<void> {
+    try {
+      learned.value = (await call<{ meanings: Choice[] }>('GET', '/meanings')).meanings;
+    } catch {
+      // Without the company's earlier choices the suggestions come from the words alone.
+    }
+  }
+
+  const change = (part: Partial<Writing>) => (writing.value = { ...writing.value, ...part });
+  const table = computed(() => readTable(writing.value.text, writing.value.roles ?? undefined));
+  const keys = computed(() => keysOf(table.value.rows));
+  const rows = computed<readonly WritingRow[]>(() => {
+    const { mends, settings, means, omitted } = writing.value;
+    const byLine = new Map(
+      table.value.rows.flatMap((row, i) => {
+        const mend = mends[keys.value[i]!];
+        return mend ? [[row.line, mend] as const] : [];
+      }),
+    );
+    return draftRows(mendRows(table.value.rows, byLine), learned.value).map((row, i) => {
+      const key = keys.value[i]!;
+      const decided = key in settings;
+      const setting = decided ? settings[key]! : row.setting;
+      const choices = choicesOf(row, setting).map((choice) => {
+        const said = means[`${key}|${choice.value}`];
+        return said === undefined ? choice : { ...choice, means: said, sure: true };
+      });
+      return { ...row, key, decided, setting, choices, omitted: omitted.includes(key) };
+    });
+  });
+  const used = computed(() => rows.value.filter((row) => !row.omitted));
+  const pattern = computed(
+    () => panelPatterns.find((p) => p.id === writing.value.pattern) ?? panelPatterns[0]!,
+  );
+  const draft = computed(() => {
+    const family = writing.value.family.trim() || 'New control';
+    const names = {
+      id: idOf(family),
+      family,
+      version: writing.value.version.trim() || '1',
+      summary: writing.value.summary.trim(),
+    };
+    return draftDefinition(names, used.value, panelFrom(pattern.value, writing.value.answers));
+  });
+  const definition = computed<ControllerDefinition>(() => ({
+    ...draft.value.definition,
+    writing: writing.value,
+  }));
+  const faults = computed(() => {
+    if (draft.value.definition.parameters.length === 0) return [];
+    const read = readController(draft.value.definition);
+    return 'faults' in read ? read.faults : [];
+  });
+  const machine = computed(() =>
+    faults.value.length === 0 && draft.value.definition.parameters.length > 0
+      ? machineOf(draft.value.definition)
+      : null,
+  );
+
+  return {
+    writing,
+    table,
+    rows,
+    used,
+    pattern,
+    draft,
+    definition,
+    faults,
+    machine,
+    change,
+    mend: (key: string, part: Mend) =>
+      change({ mends: { ...writing.value.mends, [key]: { ...writing.value.mends[key], ...part } } }),
+    decide: (key: string, setting: SettingId | null) =>
+      change({ settings: { ...writing.value.settings, [key]: setting } }),
+    say: (key: string, value: string, means: string | boolean) =>
+      change({ means: { ...writing.value.means, [`${key}|${value}`]: means } }),
+    omit: (key: string, omitted: boolean) =>
+      change({
+        omitted: omitted ? [...writing.value.omitted, key] : writing.value.omitted.filter((k) => k !== key),
+      }),
+    /** Takes up what a saved definition was written from. */
+    takeUp: (from: Writing, version: string) => (writing.value = { ...blank, ...from, version }),
+    startAnew: () => (writing.value = blank),
+  };
+}
+
+export type LiveWriting = ReturnType<typeof useWriting>;
+
+/** What a definition was written from, where it was written here. */
+export function writingOf(definition: ControllerDefinition): Writing | null {
+  const found = definition['writing'] as Partial<Writing> | undefined;
+  return typeof found?.text === 'string' ? { ...blank, ...found } : null;
+}
+
+/** An id from a name: lower case, words joined by strokes. */
+export const idOf = (family: string) =>
+  family
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'control';
+
+function kept(): Writing {
+  try {
+    return { ...blank, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Writing>) };
+  } catch {
+    return blank;
+  }
+}
+
+/** Names for rows: code and description, counted where they stand there twice. */
+function keysOf(rows: readonly { readonly code: string; readonly description: string }[]): readonly string[] {
+  const seen = new Map<string, number>();
+  return rows.map(({ code, description }) => {
+    const name = `${code}|${description}`;
+    const times = (seen.get(name) ?? 0) + 1;
+    seen.set(name, times);
+    return times === 1 ? name : `${name}|${times}`;
+  });
+}
