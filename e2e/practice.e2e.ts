@@ -1,86 +1,160 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import { machineOf, planKeys, type PlanStep } from '@brine/core/panel';
-import { byTest, click, seeText, signIn } from './support/acts.ts';
+import { atEase, machineOf, planDeed, planKeys } from '@brine/core/panel';
+import { byTest, click, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
+import { displayOf, drillGoal, familyOf, strikeAll } from './support/strike.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
-const family = (id: string) =>
-  JSON.parse(
-    readFileSync(new URL(`../demo/controllers/${id}.controller.json`, import.meta.url), 'utf8'),
-  ) as ControllerDefinition;
-
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** Does a planned step with the digits that stand on the keys, in real time. */
-async function strike(page: Page, definition: ControllerDefinition, step: PlanStep): Promise<void> {
-  const machine = machineOf(definition)!;
-  const digit = (id: string) =>
-    String(machine.panel.keys.findIndex((k) => k.id === id) + 1) as '1' | '2' | '3' | '4';
-  const keys = (step.keys ?? []).map(digit);
-  const holding = (step.holding ?? []).map(digit);
-  for (const key of holding) await page.keyboard.down(key);
-  if (step.action === 'press')
-    for (let i = 0; i < (step.times ?? 1); i += 1) await page.keyboard.press(keys[0]!, { delay: 15 });
-  else if (step.action === 'wait') await pause((step.seconds! + 2) * 1000);
-  else {
-    for (const key of keys) await page.keyboard.down(key);
-    await pause((step.seconds ?? 0) * 1000 + 250);
-    for (const key of keys) await page.keyboard.up(key);
-  }
-  for (const key of holding) await page.keyboard.up(key);
+async function chooseFamily(page: Page, name: string): Promise<void> {
+  for (const link of await page.$$('section[aria-label="Families"] a'))
+    if ((await link.evaluate((node) => node.textContent ?? '')).includes(name)) await link.click();
+  await page.waitForFunction(
+    (wanted) => document.querySelector('a.bg-band')?.textContent?.includes(wanted),
+    {},
+    name,
+  );
+  await page.waitForSelector(byTest('panel-face'));
 }
 
-/** The practice panel: a drill done with the keyboard, strokes from the planner. */
+async function finish(page: Page): Promise<string> {
+  await click(page, byTest('drill-finish'));
+  await page.waitForSelector(byTest('drill-mark'));
+  return page.$eval(byTest('drill-mark'), (node) => (node as HTMLElement).innerText);
+}
+
+/** The practice panel: drills done with the keyboard, strokes from the planner. */
 export const practice: EndToEndTest = {
-  name: 'practice: a drill on the working panel of two families is done with the keys, marked right by what is stored, and a wrong one is said',
+  name: 'practice: drills on working panels are done with the keys, marked right by what stands at the end, replayed, and kept per person; a wrong one is said',
   run: () =>
     onStage(async ({ server, browser }) => {
       const page = await newPage(browser);
       await signIn(page, server.base, 'tess', PASSWORD);
       await page.goto(`${server.base}/practice`, { waitUntil: 'networkidle0' });
       for (const id of ['marl-4', 'gault-p']) {
-        const definition = family(id);
-        const links = await page.$$('section[aria-label="Families"] a');
-        for (const link of links)
-          if ((await link.evaluate((node) => node.textContent ?? '')).includes(definition.family))
-            await link.click();
-        await page.waitForFunction(
-          (name) => document.querySelector('.bg-band')?.textContent?.includes(name),
-          {},
-          definition.family,
-        );
+        const definition = familyOf(id);
+        await chooseFamily(page, definition.family);
         await click(page, byTest('drill-setValues'));
         await page.waitForSelector(`${byTest('drill-goal')} tr`);
         // Nothing done yet: each code is named with what it stands at.
-        await click(page, byTest('drill-finish'));
-        await seeText(page, 'Not yet');
+        expectHolds(await finish(page), 'Not yet', `nothing done on ${id}`);
         await click(page, byTest('drill-setValues'));
         await page.waitForSelector(byTest('drill-hint'));
-        const goal = await page.$$eval(`${byTest('drill-goal')} tr`, (rows) =>
-          rows.map((row) => [...row.querySelectorAll('td')].map((cell) => cell.textContent!.trim())),
-        );
-        expectSame(goal.length, 5, 'five values');
-        const wishes = goal.map(([code, , value]) => ({
-          code: code!,
-          value: value!.split(' ')[0]!.replace('−', '-'),
-        }));
-        const { steps } = planKeys(machineOf(definition)!, new Map(), wishes);
-        await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-        for (const step of steps) {
-          await strike(page, definition, step);
-          if (step.action === 'press' && step.holding === undefined && step.shows !== 'reading') {
-            const shown = await page.$eval(byTest('panel-display'), (node) => node.textContent!.trim());
-            expectSame(shown, step.shows.toUpperCase(), `the display after ${JSON.stringify(step)}`);
-          }
-        }
-        await click(page, byTest('drill-finish'));
-        await page.waitForSelector(byTest('drill-mark'));
-        const mark = await page.$eval(byTest('drill-mark'), (node) => (node as HTMLElement).innerText);
-        expectHolds(mark, '✓ All right', `the mark of ${id}`);
+        const wishes = await drillGoal(page);
+        expectSame(wishes.length, 5, 'five values');
+        await strikeAll(page, definition, planKeys(machineOf(definition)!, new Map(), wishes).steps);
+        expectHolds(await finish(page), '✓ All right', `the mark of ${id}`);
+      }
+
+      // One's strokes are played again from the beginning, and the panel then stands as it stood.
+      const before = await displayOf(page);
+      await click(page, byTest('replay'));
+      await page.waitForSelector(`${byTest('drill-strokes')} [aria-current="step"]`);
+      await click(page, byTest('replay-stop'));
+      await page.waitForSelector(byTest('replay'));
+      expectSame(await displayOf(page), before, 'the display after the replay');
+
+      // A control found locked: unlocked, set back, locked again.
+      const skerry = familyOf('skerry-dx');
+      const machine = machineOf(skerry)!;
+      await chooseFamily(page, skerry.family);
+      await click(page, byTest('drill-restoreLocked'));
+      await seeText(page, 'Lock the keys again at the end');
+      await seeText(page, 'keys locked');
+      const back = await drillGoal(page);
+      await strikeAll(page, skerry, planDeed(machine, new Map(), 'unlock'));
+      // What was changed is unknown; from its default any value leads to the same keys once it is looked at, so hints lead here.
+      for (let i = 0; i < back.length; i += 1) await followHints(page, skerry.id);
+      await followHints(page, skerry.id);
+      await followHints(page, skerry.id);
+      expectHolds(await finish(page), '✓ All right', 'locked again, set back');
+
+      // Alarms: cleared before they are written down is told; written down first is right.
+      const corrie = familyOf('corrie-haul');
+      await chooseFamily(page, corrie.family);
+      await click(page, byTest('drill-clearAlarms'));
+      await page.waitForSelector(byTest('drill-notebook'));
+      await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+      const codes: string[] = [];
+      for (let i = 0; i < 6; i += 1) {
+        await page.keyboard.press('5', { delay: 15 });
+        const shown = await displayOf(page);
+        if (shown === '-00-') break;
+        codes.push(shown);
+      }
+      expectSame(codes.length >= 2, true, 'two or three alarms stand');
+      for (const code of codes) {
+        await fill(page, `${byTest('drill-notebook')} input`, code);
+        await click(page, `${byTest('drill-notebook')} button[type="submit"]`);
+      }
+      const alarms = { condition: { ...atEase, alarms: codes } };
+      for (const _ of codes)
+        await strikeAll(page, corrie, planDeed(machineOf(corrie)!, new Map(), 'clearAlarm', alarms));
+      expectHolds(await finish(page), '✓ All right', 'the alarms');
+
+      // Kept per person: there after a reload, and a lead sees whose it is.
+      await page.reload({ waitUntil: 'networkidle0' });
+      await chooseFamily(page, 'Marl 4');
+      await page.waitForSelector(byTest('progress'));
+      const progress = await page.$eval(byTest('progress'), (node) =>
+        (node as HTMLElement).innerText.replace(/\s+/g, ' '),
+      );
+      expectHolds(progress, 'Set five values 1 of 2', 'runs and passed');
+      const lead = await newPage(await browser.createBrowserContext());
+      await signIn(lead, server.base, 'lena', PASSWORD);
+      await lead.goto(`${server.base}/practice`, { waitUntil: 'networkidle0' });
+      await chooseFamily(lead, 'Marl 4');
+      await lead.waitForSelector(byTest('progress'));
+      expectHolds(
+        await lead.$eval(byTest('progress'), (node) => (node as HTMLElement).innerText),
+        'Tess Marram',
+        'whose progress',
+      );
+
+      // Every family runs: its panel stands there, a drill begins, hints are given.
+      const families = readdirSync(new URL('../demo/controllers/', import.meta.url)).map((name) =>
+        familyOf(name.replace('.controller.json', '')),
+      );
+      expectSame(families.length, 14, 'families');
+      for (const { family } of families) {
+        await chooseFamily(lead, family);
+        await click(lead, byTest('drill-findChanged'));
+        await click(lead, byTest('drill-hint'));
+        await lead.waitForSelector(`${byTest('drill-hints')} li`);
+        expectHolds(await finish(lead), 'Not yet', `${family} as it begins`);
       }
     }),
 };
+
+/** Does what the hints on the page say, read back as keys. */
+async function followHints(page: Page, id: string): Promise<void> {
+  await click(page, byTest('drill-hint'));
+  await page.waitForSelector(`${byTest('drill-hints')} li`);
+  const hints = await page.$$eval(`${byTest('drill-hints')} li`, (items) =>
+    items.map((item) => item.textContent!.trim()),
+  );
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  const { keys } = machineOf(familyOf(id))!.panel;
+  const digitsIn = (sentence: string) =>
+    keys
+      .map((key, i) => ({ digit: String(i + 1), at: sentence.split(/\s+/).indexOf(key.label ?? key.id) }))
+      .filter(({ at }) => at >= 0)
+      .map(({ digit }) => digit as '1');
+  for (const sentence of hints) {
+    const digits = digitsIn(sentence);
+    if (digits.length === 0) return;
+    const until = /until (\S+) shows/.exec(sentence)?.[1];
+    const seconds = Number(/for (\d+) s/.exec(sentence)?.[1] ?? 0);
+    const times = /once/.test(sentence) ? 1 : Number(/(\d+) times/.exec(sentence)?.[1] ?? 1);
+    if (until !== undefined)
+      for (let i = 0; i < 500 && (await displayOf(page)) !== until.replace('−', '-').toUpperCase(); i += 1)
+        await page.keyboard.press(digits[0]!, { delay: 15 });
+    else if (seconds > 0) {
+      for (const digit of digits) await page.keyboard.down(digit);
+      await new Promise((resolve) => setTimeout(resolve, seconds * 1000 + 250));
+      for (const digit of digits) await page.keyboard.up(digit);
+    } else for (let i = 0; i < times; i += 1) await page.keyboard.press(digits[0]!, { delay: 15 });
+  }
+}

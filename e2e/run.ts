@@ -4,7 +4,9 @@ import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { practice } from './practice.e2e.ts';
 import { startOptions, startStopBackupRestore } from './programs.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';
+import { compare } from './compare.e2e.ts';
 import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
+import { writing } from './writing.e2e.ts';
 import { wholeJob } from './wholeJob.e2e.ts';
 
 /** Every end-to-end test; `node … e2e/run.ts whole` runs those whose name holds the word. */
@@ -18,6 +20,8 @@ const tests = [
   accessible,
   firstLead,
   practice,
+  writing,
+  compare,
   startStopBackupRestore,
   startOptions,
 ];

@@ -119,6 +119,13 @@ export const wholeJob: EndToEndTest = {
           await fill(phone, byTest('say-input'), '4');
           await tap(phone, byTest('say-take'));
         } else if (place.includes('· trim')) {
+          // Nobody planned it: it is decided or skipped with a reason, but not just keyed in.
+          await phone.waitForSelector(byTest('decide-first'));
+          expectSame(
+            await phone.$eval(byTest('keyed-in'), (node) => (node as HTMLButtonElement).disabled),
+            true,
+            'keying in before a decision',
+          );
           await tap(phone, byTest('skip'));
           await fill(phone, byTest('say-input'), 'no reference at hand');
           await tap(phone, byTest('say-take'));
