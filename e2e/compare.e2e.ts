@@ -67,7 +67,7 @@ export const compare: EndToEndTest = {
       await page.goto(`${server.base}/jobs/${id}/program/compare`, { waitUntil: 'networkidle0' });
       const row = (code: string) => textOf(page, `[data-compare="${code}"]`);
       await page.waitForSelector('[data-compare="SP"]');
-      expectHolds(await row('SP'), 'Sn −3 °F', 'the old control’s own code and value');
+      expectHolds(await row('SP'), 'Sn −3.0 °F', 'the old control’s own code and value');
       expectHolds(await row('SP'), 'recomputed to work the same', 'cut-in there, cut-out here');
       const setTo = async (code: string, value: string) =>
         page.waitForFunction(

@@ -98,7 +98,7 @@ export const writing: EndToEndTest = {
         byTest('row-count'),
       );
       expectHolds(await textOf(page, 'row-count'), '3 of this family alone', 'the rest');
-      await choose(page, '[data-row="h0"] select', 'Function of the free key');
+      await choose(page, '[data-row="h0"] select', 'Free key');
       await choose(page, '[data-row="h0"] select', 'of this family alone');
       await goTo(page, 'Panel');
       await click(page, 'input[value="chordList"]');
