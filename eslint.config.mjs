@@ -98,6 +98,7 @@ export default tseslint.config(
   },
   {
     files: ['web/src/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -74,6 +74,7 @@ export const accessible: EndToEndTest = {
           `${job}/handover`,
           '/units',
           '/controls',
+          '/controls/write',
           '/practice',
           '/people',
           '/waiting',

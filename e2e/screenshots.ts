@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from 'puppeteer-core';
@@ -35,6 +35,17 @@ try {
   );
   await visit(desk, '/units', 'units');
   await visit(desk, '/controls', 'controls');
+  await desk.goto(`${server.base}/controls/write`, { waitUntil: 'networkidle0' });
+  await desk.$eval(
+    byTest('paste'),
+    (node, text) => {
+      (node as HTMLTextAreaElement).value = text;
+      node.dispatchEvent(new InputEvent('input', { bubbles: true }));
+    },
+    readFileSync(new URL('../docs/formats/examples/peat-6.table.tsv', import.meta.url), 'utf8'),
+  );
+  await desk.$eval(byTest('rows'), (node) => node.scrollIntoView());
+  await shoot(desk, 'write-a-control');
   await desk.goto(`${server.base}/practice`, { waitUntil: 'networkidle0' });
   await click(desk, 'a[href^="/practice/"]:nth-of-type(1)');
   await click(desk, byTest('drill-setValues'));

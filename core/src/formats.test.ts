@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import Ajv2020 from 'ajv/dist/2020.js';
 import { defrostMethods, doorUses, goods, probeRoles, readUnit, schools } from './advice/index.ts';
-import { readSheet } from './controllers/index.ts';
+import { panelOf, readSheet } from './controllers/index.ts';
 import { isFileProblem } from './files/index.ts';
+import { families, family } from './testing/families.ts';
+import { styleDefinition, styles } from './testing/panels.ts';
 import { applications, readSettingsFile, validateSet } from './settings/index.ts';
 
 const read = (name: string): unknown =>
@@ -20,6 +22,28 @@ describe('published formats', () => {
   ])('%s holds for its example', (schema, example) => {
     const check = valid(schema);
     expect([check(read(example)), check.errors]).toEqual([true, null]);
+  });
+
+  test.each([...families.keys()])('controller.schema.json holds for the family %s', (id) => {
+    const check = valid('controller.schema.json');
+    expect([check(family(id)), check.errors]).toEqual([true, null]);
+  });
+
+  test.each(styles)('and for the menu style %s of panel.md', (style) => {
+    const check = valid('controller.schema.json');
+    expect([check(styleDefinition(style)), check.errors]).toEqual([true, null]);
+  });
+
+  test.each([
+    ['an unknown way to end', { move: { end: 'circle' } }],
+    ['a menu without a way in', { enter: [] }],
+    ['a time-out without seconds', { timeOut: { keeps: 'edit' } }],
+    ['a value taken by nothing', { edit: { take: '' } }],
+  ])('the schema refuses %s', (_, change) => {
+    const marl = family('marl-4');
+    const panel = panelOf(marl)!;
+    const menus = [{ ...panel.menus[0]!, ...change }];
+    expect(valid('controller.schema.json')({ ...marl, panel: { ...panel, menus } })).toBe(false);
   });
 
   test('the program reads the same examples', () => {

@@ -25,7 +25,7 @@ export function learnMeanings(
   person: SignedIn,
   choices: readonly { readonly description: string; readonly setting?: string | null | undefined }[],
 ): Promise<{ readonly kept: number }> {
-  const unknown = choices.find(({ setting }) => setting != null && !findSetting(setting));
+  const unknown = choices.find(({ setting }) => Boolean(setting) && !findSetting(setting!));
   if (unknown) throw new AppError('badInput', `${unknown.setting} is no setting of the dictionary`);
   return services.database.transaction(async (repositories) => {
     for (const { description, setting } of choices)

@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { CannotPlan, strokeSentence, type Machine } from '@brine/core/panel';
 import {
   afterClearing,
@@ -36,7 +36,7 @@ export function useDrill(machine: Machine, live: LivePanel, finished: (result: D
   const clock = setInterval(() => {
     if (drill.value && !mark.value) seconds.value = Math.floor((performance.now() - began) / 1000);
   }, 500);
-  onBeforeUnmount(() => clearInterval(clock));
+  onScopeDispose(() => clearInterval(clock));
 
   watch(live.state, (after, before) => {
     if (drill.value && !mark.value && !live.replaying.value)

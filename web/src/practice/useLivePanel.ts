@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import {
   act,
   panelAtRest,
@@ -59,7 +59,7 @@ export function useLivePanel(machine: Machine, begins: CodeValues) {
   const clock = setInterval(() => {
     if (keys.down.value.length === 0) byHand({ action: 'wait', seconds: 1 });
   }, 1000);
-  onBeforeUnmount(() => clearInterval(clock));
+  onScopeDispose(() => clearInterval(clock));
 
   function begin(values: CodeValues, condition?: Condition): void {
     state.value = panelAtRest(machine, values, condition);

@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, ref, type ShallowRef } from 'vue';
+import { computed, onScopeDispose, ref, type ShallowRef } from 'vue';
 import type { Act, Machine, PanelState } from '@brine/core/panel';
 
 const REPEAT_AFTER_MS = 700;
@@ -117,7 +117,7 @@ export function usePanelKeys(machine: Machine, state: ShallowRef<PanelState>, pe
   const clock = setInterval(() => {
     if (down.value.length > 0) heldSeconds.value = Math.floor((performance.now() - since) / 1000);
   }, 250);
-  onBeforeUnmount(() => {
+  onScopeDispose(() => {
     clearInterval(clock);
     stopRepeating();
   });

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, ref } from 'vue';
+import { onScopeDispose, ref } from 'vue';
 import type { Drill } from '@brine/core/practice';
 import type { DoneStroke, LivePanel } from './useLivePanel.ts';
 
@@ -35,7 +35,7 @@ export function useReplay(live: LivePanel) {
     live.replaying.value = false;
     live.perform({ action: 'wait', seconds: 0 });
   }
-  onBeforeUnmount(stop);
+  onScopeDispose(stop);
 
   return { at, play, stop };
 }

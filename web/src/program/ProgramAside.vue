@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { switchingBand } from '@brine/core/advice';
-import { panelWords } from '@brine/core/panel';
+import { panelOf } from '@brine/core/controllers';
+import { deedWords, panelWords } from '@brine/core/panel';
 import { printFor, quantity } from '@brine/core/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
@@ -12,6 +13,10 @@ const job = useJob();
 const display = useDisplay();
 const program = computed(() => job.program.value);
 const words = computed(() => (job.replacement.value ? panelWords(job.replacement.value) : null));
+const deeds = computed(() => {
+  const panel = job.replacement.value && panelOf(job.replacement.value);
+  return panel ? deedWords(panel) : [];
+});
 const band = computed(() => switchingBand(program.value.values));
 const show = (celsius: number) => printFor(quantity(celsius, 'degC'), display.unit);
 const sentence = computed(() =>
@@ -43,6 +48,17 @@ const lost = computed(() => program.value.lost.length);
       </ol>
       <p class="hint mt-1">{{ words.timeOut }}</p>
     </div>
+    <details v-if="deeds.length > 0">
+      <summary class="link py-1">
+        Without the menu: {{ deeds.map((d) => d.name.toLowerCase()).join(', ') }}
+      </summary>
+      <dl class="mt-1">
+        <div v-for="deed in deeds" :key="deed.does" class="border-b border-hairline py-1">
+          <dt>{{ deed.name }}</dt>
+          <dd class="text-soft">{{ deed.strokes.join('; ') }}</dd>
+        </div>
+      </dl>
+    </details>
     <p v-if="lost > 0" class="hint">
       {{ lost }} planned {{ lost === 1 ? 'value has' : 'values have' }} no place in this control: see Compare.
     </p>

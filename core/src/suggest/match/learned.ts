@@ -1,4 +1,5 @@
 import type { SettingId } from '../../settings/index.ts';
+import { readOptions } from '../choices/readOptions.ts';
 import { conceptsOf, weightOf, type Concepts } from '../words/concepts.ts';
 
 /** A row somebody of the company placed before. `null`: they said that it fits nothing. */
@@ -21,7 +22,7 @@ export function learnedScores(
   const scores = new Map<SettingId, number>();
   for (const { description, setting } of choices) {
     if (setting === null) continue;
-    const likeness = alike(concepts, conceptsOf(description));
+    const likeness = alike(concepts, conceptsOf(readOptions(description).rest));
     if (likeness < ALIKE) continue;
     const score = 0.99 * likeness;
     if (score > (scores.get(setting) ?? 0)) scores.set(setting, score);

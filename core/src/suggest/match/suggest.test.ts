@@ -85,6 +85,14 @@ describe('the company’s own earlier choices', () => {
     );
   });
 
+  test('what its options are called is no part of how a row is worded', () => {
+    const learned = [
+      { description: 'Light relay: 0 = with door, 1 = by key', setting: 'access.shortcutKey' as const },
+    ];
+    const row_ = { ...row('Light relay: 0 = by key, 1 = off'), min: '0', max: '1', default: '0' };
+    expect(suggestSetting(row_, learned).best?.setting).toBe('access.shortcutKey');
+  });
+
   test('a choice that the unit forbids is not taken over', () => {
     const learned = [{ description: 'Ice guard for tank wall', setting: 'compressor.minOffTime' as const }];
     expect(suggestSetting({ ...odd, unit: '°C' }, learned).best).toBeNull();

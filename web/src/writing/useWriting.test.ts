@@ -1,0 +1,94 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { effectScope, nextTick } from 'vue';
+import { memoryStorage } from '../testing/memoryStorage.ts';
+import { idOf, useWriting, writingOf, type LiveWriting } from './useWriting.ts';
+
+const booklet = readFileSync(
+  new URL('../../../docs/formats/examples/peat-6.table.tsv', import.meta.url),
+  'utf8',
+);
+const meanings = [{ description: 'Light relay: 0 = with door, 1 = by key', setting: 'access.shortcutKey' }];
+
+let live: LiveWriting;
+let answer: unknown[];
+beforeEach(() => {
+  answer = [];
+  Object.assign(globalThis, {
+    localStorage: memoryStorage(),
+    fetch: async () => ({ ok: true, status: 200, json: async () => ({ meanings: answer }) }),
+  });
+  live = effectScope().run(() => useWriting())!;
+});
+const row = (code: string) => live.rows.value.find((r) => r.code === code)!;
+
+test('a pasted table becomes a definition that can be tried', () => {
+  live.change({ text: booklet, family: 'Peat 6' });
+  expect(live.rows.value).toHaveLength(60);
+  expect(live.draft.value.open).toEqual([]);
+  expect(live.faults.value).toEqual([]);
+  expect(live.machine.value).not.toBeNull();
+  expect(live.definition.value).toMatchObject({ id: 'peat-6', family: 'Peat 6', version: '1' });
+});
+
+describe('what a person decides stands', () => {
+  test('a meaning, whatever is proposed; and that nothing fits', () => {
+    live.change({ text: booklet });
+    live.decide(row('d6').key, 'fans.delayAfterDrain');
+    expect(row('d6')).toMatchObject({ setting: 'fans.delayAfterDrain', decided: true });
+    live.decide(row('d6').key, null);
+    expect(row('d6')).toMatchObject({ setting: null, decided: true });
+  });
+
+  test('what an option stands for', () => {
+    live.change({ text: booklet });
+    live.say(row('F3').key, '0', 'run');
+    expect(row('F3').choices.map((c) => [c.value, c.means, c.sure])).toEqual([
+      ['0', 'run', true],
+      ['1', 'run', true],
+    ]);
+  });
+
+  test('a mended cell, which follows its row when lines are put before it', () => {
+    live.change({ text: booklet });
+    live.mend(row('d6').key, { default: '4' });
+    live.change({ text: booklet.replace('r0\t', 'zz\tFirst of all\t0\t5\tmin\t1\nr0\t') });
+    expect(row('d6').default).toBe('4');
+  });
+
+  test('a row left out, and put back', () => {
+    live.change({ text: booklet });
+    live.omit(row('h0').key, true);
+    expect(live.draft.value.definition.parameters).toHaveLength(59);
+    live.omit(row('h0').key, false);
+    expect(live.draft.value.definition.parameters).toHaveLength(60);
+  });
+});
+
+test('the company’s earlier choices weigh in once they are there', async () => {
+  answer = meanings;
+  live = effectScope().run(() => useWriting())!;
+  live.change({ text: booklet });
+  await new Promise((resolve) => setTimeout(resolve, 0));
+  expect(row('h0').setting).toBe('access.shortcutKey');
+});
+
+test('nothing typed is lost: the next visit begins where this one ended', async () => {
+  live.change({ text: booklet, family: 'Peat 6' });
+  live.decide(row('d6').key, null);
+  await nextTick();
+  const again = effectScope().run(() => useWriting())!;
+  expect(again.writing.value).toEqual(live.writing.value);
+});
+
+test('a saved definition holds what it was written from', () => {
+  live.change({ text: booklet, family: 'Peat 6' });
+  expect(writingOf(JSON.parse(JSON.stringify(live.definition.value)))?.text).toBe(booklet);
+  expect(writingOf({ format: 'brine-dial/controller@1', id: 'a', family: 'A', parameters: [] })).toBeNull();
+});
+
+test.each([
+  ['Peat 6', 'peat-6'],
+  ['  Åland & Sons 2.0 ', 'land-sons-2-0'],
+  ['***', 'control'],
+])('an id from %j', (name, id) => expect(idOf(name)).toBe(id));
