@@ -11,6 +11,8 @@ const rooms = {
   advice: ['quantities', 'settings', 'files'],
   panel: ['quantities', 'settings', 'controllers'],
   practice: ['quantities', 'settings', 'controllers', 'panel'],
+  control: ['quantities', 'settings'],
+  replay: ['quantities', 'settings', 'files', 'control'],
   suggest: ['quantities', 'settings', 'controllers', 'files'],
   jobs: ['quantities', 'settings', 'controllers', 'advice', 'files'],
   handover: ['quantities', 'settings', 'controllers', 'advice', 'jobs'],

@@ -6,6 +6,7 @@ import { controllerSuggest } from './commands/controllerSuggest.ts';
 import { decode } from './commands/decode.ts';
 import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
+import { replay } from './commands/replay.ts';
 import { settings } from './commands/settings.ts';
 import { translate } from './commands/translate.ts';
 
@@ -19,6 +20,7 @@ export const commands: readonly Command[] = [
   keys,
   plan,
   check,
+  replay,
 ];
 
 /** What a run leaves behind: text for stdout or stderr and the exit code. */

@@ -1,5 +1,6 @@
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
+import type { ProgressRow } from './practiceRun.repository.ts';
 
 /** A finished drill as a page tells of it. */
 export interface FinishedDrill {
@@ -15,15 +16,9 @@ export interface FinishedDrill {
 }
 
 /** How far somebody is with one family and kind of drill. */
-export interface ProgressLine {
+export interface ProgressLine extends Omit<ProgressRow, 'personId' | 'lastAt'> {
   readonly person: string;
   readonly name: string;
-  readonly definitionId: string;
-  readonly family: string;
-  readonly drill: string;
-  readonly runs: number;
-  readonly passed: number;
-  readonly bestSeconds: number | null;
   readonly lastAt: string;
 }
 

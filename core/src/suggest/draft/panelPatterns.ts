@@ -1,4 +1,4 @@
-import type { CodeStep, Menu, Panel, PanelKey } from '../../controllers/index.ts';
+import type { CodeStep, Menu, Panel, PanelKey, Press } from '../../controllers/index.ts';
 
 /** What one must know of a panel beside its pattern: how long to hold, the access code, when it closes and what is kept then. */
 export interface PanelAnswers {
@@ -43,8 +43,19 @@ const one = (menu: Omit<Menu, 'id'>, more: Partial<Panel> = {}): Omit<Panel, 'ke
   ...more,
   menus: [{ id: 'all', ...menu }],
 });
-const listMoves = { next: 'up', previous: 'down', open: 'set' } as const;
 const listEdit = { more: 'up', less: 'down', take: 'set' } as const;
+
+/** A flat list: arrows go through it, the key opens and takes, holding the key leaves. */
+function listMenu(press: Press, a: PanelAnswers): Omit<Menu, 'id'> {
+  return {
+    enter: [{ press, seconds: a.holdSeconds }, ...counted(a.code)],
+    move: { next: 'up', previous: 'down', open: 'set' },
+    edit: listEdit,
+    stores: a.keeps === 'nothing' ? 'leaving' : 'taken',
+    leave: [{ press: 'set', seconds: a.saveSeconds, then: 'save' }],
+    ...closes(a),
+  };
+}
 
 /** The patterns to pick from when a controller is written down, commonest first. */
 export const panelPatterns: readonly PanelPattern[] = [
@@ -54,15 +65,7 @@ export const panelPatterns: readonly PanelPattern[] = [
     asks: ['holdSeconds', 'code', 'saveSeconds', 'timeOutSeconds', 'keeps'],
     keys: three,
     suggested: usual,
-    build: (a) =>
-      one({
-        enter: [{ press: 'set', seconds: a.holdSeconds }, ...counted(a.code)],
-        move: listMoves,
-        edit: listEdit,
-        stores: a.keeps === 'nothing' ? 'leaving' : 'taken',
-        leave: [{ press: 'set', seconds: a.saveSeconds, then: 'save' }],
-        ...closes(a),
-      }),
+    build: (a) => one(listMenu('set', a)),
   },
   {
     id: 'chordList',
@@ -70,15 +73,7 @@ export const panelPatterns: readonly PanelPattern[] = [
     asks: ['holdSeconds', 'code', 'saveSeconds', 'timeOutSeconds', 'keeps'],
     keys: three,
     suggested: usual,
-    build: (a) =>
-      one({
-        enter: [{ press: ['up', 'down'], seconds: a.holdSeconds }, ...counted(a.code)],
-        move: listMoves,
-        edit: listEdit,
-        stores: a.keeps === 'nothing' ? 'leaving' : 'taken',
-        leave: [{ press: 'set', seconds: a.saveSeconds, then: 'save' }],
-        ...closes(a),
-      }),
+    build: (a) => one(listMenu(['up', 'down'], a)),
   },
   {
     id: 'oneKeyWalk',

@@ -1,0 +1,32 @@
+import { controlConfig } from '@brine/core/control';
+import { isFileProblem } from '@brine/core/files';
+import { readLog, replay as replayLog } from '@brine/core/replay';
+import { readSettingsFile } from '@brine/core/settings';
+import { Refusal, required } from '../args.ts';
+import type { Command } from '../command.ts';
+import { fileRefusal, readJson, readText } from '../files.ts';
+
+/** Longest run: somewhat over a year of seconds. */
+const MOST_SECONDS = 400 * 86400;
+
+export const replay: Command = {
+  name: 'replay',
+  usage: 'brine replay --settings S.json --trace L.csv [--stop SECONDS]',
+  summary: 'what a control with these settings would have done over a log',
+  shape: { options: ['settings', 'trace', 'stop'], flags: [] },
+  run(args) {
+    const settingsPath = required(args, 'settings');
+    const tracePath = required(args, 'trace');
+    const file = readSettingsFile(readJson(settingsPath));
+    if (isFileProblem(file)) throw fileRefusal(settingsPath, file);
+    const config = controlConfig(file.values);
+    if (typeof config === 'string') throw new Refusal(`${settingsPath}: ${config}`);
+    const rows = readLog(readText(tracePath));
+    if (isFileProblem(rows)) throw fileRefusal(tracePath, rows);
+    const typed = args.options.get('stop')?.at(-1);
+    const stop = typed === undefined ? undefined : Number(typed);
+    if (stop !== undefined && !(Number.isInteger(stop) && stop > 0 && stop <= MOST_SECONDS))
+      throw new Refusal(`--stop: ${typed}: expected whole seconds, 1 to ${MOST_SECONDS}`);
+    return { json: replayLog(config, rows, stop) };
+  },
+};

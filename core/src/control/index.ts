@@ -1,0 +1,13 @@
+export { controlConfig, secondsOfDay, type ControlConfig } from './config.ts';
+export type { ControlEvent, Emit } from './event.ts';
+export {
+  copyState,
+  powerUp,
+  type Command,
+  type ControlInputs,
+  type ControlOutputs,
+  type ControlState,
+  type Phase,
+} from './state.ts';
+export { tick } from './tick.ts';
+export { bandOf } from './demand.ts';

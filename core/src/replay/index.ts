@@ -1,0 +1,2 @@
+export * from './readLog.ts';
+export * from './replay.ts';

@@ -1,0 +1,75 @@
+import {
+  powerUp,
+  tick,
+  type ControlConfig,
+  type ControlEvent,
+  type ControlInputs,
+} from '../control/index.ts';
+import type { LogRow } from './readLog.ts';
+
+/** Sums over a run. */
+export interface Totals {
+  readonly compressorStarts: number;
+  readonly compressorSeconds: number;
+  readonly defrosts: number;
+  readonly fanSeconds: number;
+  readonly defrostSeconds: number;
+  readonly alarms: number;
+}
+
+export interface Replayed {
+  /** By time, then by kind. */
+  readonly events: readonly ControlEvent[];
+  readonly totals: Totals;
+}
+
+/**
+ * Runs a control over the readings of a log, ticks 0 to `stop` − 1 (one second after the last row where absent). A reading holds until the next
+ * row; the time of day goes on from each row's own.
+ */
+export function replay(config: ControlConfig, rows: readonly LogRow[], stop = rows.at(-1)!.t + 1): Replayed {
+  const state = powerUp(config.setpoint);
+  const events: ControlEvent[] = [];
+  const emit = (event: ControlEvent) => void events.push(event);
+  const sums = { compressorSeconds: 0, fanSeconds: 0, defrostSeconds: 0 };
+  const inputs: ControlInputs = {
+    air: Number.NaN,
+    coil: null,
+    coil2: null,
+    doorOpen: false,
+    alarmInput: false,
+    timeOfDay: 0,
+    commands: [],
+  };
+  let next = 0;
+  let row = rows[0]!;
+  for (let t = 0; t < stop; t += 1) {
+    inputs.commands = [];
+    while (next < rows.length && rows[next]!.t <= t) {
+      row = rows[next]!;
+      next += 1;
+      if (row.commands.length > 0) inputs.commands = [...inputs.commands, ...row.commands];
+    }
+    inputs.air = row.air;
+    inputs.coil = row.coil;
+    inputs.coil2 = row.coil2;
+    inputs.doorOpen = row.door;
+    inputs.alarmInput = row.input;
+    inputs.timeOfDay = (row.timeOfDay + t - row.t) % 86400;
+    const out = tick(config, state, inputs, emit);
+    if (out.compressor) sums.compressorSeconds += 1;
+    if (out.fan) sums.fanSeconds += 1;
+    if (state.phase === 'defrost') sums.defrostSeconds += 1;
+  }
+  const count = (kind: string, value: unknown) =>
+    events.filter((e) => e.kind === kind && e.value === value).length;
+  return {
+    events: [...events].sort((a, b) => a.t - b.t || (a.kind < b.kind ? -1 : a.kind > b.kind ? 1 : 0)),
+    totals: {
+      compressorStarts: count('compressor', true),
+      defrosts: count('phase', 'defrost'),
+      alarms: count('alarm', true),
+      ...sums,
+    },
+  };
+}
