@@ -140,6 +140,12 @@ describe('each fault with its path and a sentence', () => {
       (d) => (d.panel.deeds = [{ does: 'startDefrost', steps: [{ press: 'menu', seconds: 4 }] }]),
       '$.panel.deeds[0].steps[0]',
     ],
+    [
+      'a deed said twice',
+      'marl-4',
+      (d) => d.panel.deeds.push(d.panel.deeds[0]),
+      '$.panel.deeds[6].does: "startDefrost" stands there twice',
+    ],
     ['no keys at all', 'marl-4', (d) => (d.panel.keys = []), '$.panel.keys: expected at least one key'],
     // eslint-disable-next-line @typescript-eslint/no-explicit-any -- as above
   ] as [string, string, (d: any) => unknown, string][])('%s', (_, id, change, sentence) => {

@@ -23,11 +23,14 @@ export function checkPanel(definition: Data, codes: ReadonlySet<string>, faults:
     if (isRecord(raw)) checkMenu(path, raw, { keys, switches, codes, probes }, faults);
   });
   checkBeginnings(menus, faults);
-  faults.array('$.panel.deeds', panel['deeds']).forEach((raw, i) => {
+  const deeds = faults.array('$.panel.deeds', panel['deeds']);
+  deeds.forEach((raw, i) => {
     const path = `$.panel.deeds[${i}]`;
     const deed = faults.object(path, raw);
     if (!deed) return;
     faults.text(`${path}.does`, deed['does'], 'what the deed does, such as startDefrost');
+    const first = deeds.findIndex((other) => isRecord(other) && other['does'] === deed['does']);
+    if (first < i) faults.add(`${path}.does`, `${shown(deed['does'])} stands there twice`);
     const steps = faults.array(`${path}.steps`, deed['steps']);
     if (steps.length === 0) faults.add(`${path}.steps`, 'expected at least one step');
     steps.forEach((step, j) => checkGesture(`${path}.steps[${j}]`, step, keys, faults));
