@@ -1,6 +1,6 @@
 import { controlConfig } from '@brine/core/control';
 import { isFileProblem } from '@brine/core/files';
-import { readLog, replay as replayLog } from '@brine/core/replay';
+import { readLog, replay as replayLog } from '@brine/core/simulation';
 import { readSettingsFile } from '@brine/core/settings';
 import { Refusal, required } from '../args.ts';
 import type { Command } from '../command.ts';

@@ -1,6 +1,6 @@
 import { controlConfig, type ControlEvent } from '../control/index.ts';
 import { isFileProblem } from '../files/index.ts';
-import { readLog, replay, type Replayed } from '../replay/index.ts';
+import { readLog, replay, type Replayed } from '../simulation/index.ts';
 import type { SettingValues } from '../settings/index.ts';
 
 const c = (value: number) => ({ value, unit: 'degC' }) as const;

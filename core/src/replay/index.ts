@@ -1,2 +1,0 @@
-export * from './readLog.ts';
-export * from './replay.ts';
