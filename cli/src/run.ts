@@ -7,6 +7,7 @@ import { decode } from './commands/decode.ts';
 import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
 import { replay } from './commands/replay.ts';
+import { simulate } from './commands/simulate.ts';
 import { settings } from './commands/settings.ts';
 import { translate } from './commands/translate.ts';
 
@@ -21,6 +22,7 @@ export const commands: readonly Command[] = [
   plan,
   check,
   replay,
+  simulate,
 ];
 
 /** What a run leaves behind: text for stdout or stderr and the exit code. */

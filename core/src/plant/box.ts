@@ -277,16 +277,14 @@ function stepZone(
   dt: number,
 ): number {
   const cold = z.temperature < 0;
-  // What the vapour brings: as ice below zero, as water above; given back in the same way.
-  let joules = heat;
-  if (cold || (vapour < 0 && z.water < -vapour)) {
-    z.frost += vapour;
-    joules += vapour * (VAPORISATION + FUSION - ICE_HEAT * Math.min(z.temperature, 0));
-  } else {
-    z.water += vapour;
-    joules += vapour * VAPORISATION;
-  }
-  if (z.frost < 0) z.frost = clampTiny(z.frost);
+  // What the vapour brings: as ice below zero, as water above; given back in the same way, from the other where one is not enough.
+  const asIce = cold || (vapour < 0 && z.water < -vapour);
+  const ice = asIce ? Math.max(vapour, -z.frost) : 0;
+  const water = vapour - ice;
+  z.frost += ice;
+  z.water = Math.max(0, z.water + water);
+  let joules =
+    heat + ice * (VAPORISATION + FUSION - ICE_HEAT * Math.min(z.temperature, 0)) + water * VAPORISATION;
   if (z.temperature > 0 && z.frost > 0) {
     const melt = Math.min(z.frost, (p.toFrost * z.temperature * dt) / FUSION);
     z.frost -= melt;
@@ -315,6 +313,3 @@ function warmed(p: ZoneParameters, z: ZoneState, joules: number): number {
   if (z.temperature >= 0 && next < 0) return (next * p.heat) / lump;
   return next;
 }
-
-/** Rounding below zero is nothing; more would be a fault of the step. */
-const clampTiny = (value: number) => (value > -1e-12 ? 0 : value);
