@@ -69,6 +69,7 @@ export const accessible: EndToEndTest = {
           '/jobs',
           `${job}/survey`,
           `${job}/program/plan`,
+          `${job}/program/forecast`,
           `${job}/program/cabinet`,
           `${job}/program/compare`,
           `${job}/handover`,

@@ -16,8 +16,6 @@ const server = await startServer();
 const { browser, close } = await launch();
 try {
   const desk = await newPage(browser);
-  await desk.goto(`${server.base}/sign-in`, { waitUntil: 'networkidle0' });
-  await shoot(desk, 'sign-in');
   await signIn(desk, server.base, 'lena', PASSWORD);
   const job = await demoJob(desk, 'fish store');
   await visit(desk, '/jobs', 'jobs');
@@ -26,6 +24,11 @@ try {
   await switchTheme(desk);
   await visit(desk, `/jobs/${job}/program/plan`, 'program-plan-dark');
   await switchTheme(desk);
+  await desk.goto(`${server.base}/jobs/${job}/program/forecast`, { waitUntil: 'networkidle0' });
+  await desk.waitForSelector(byTest('figures'));
+  await desk.waitForFunction(() => !document.querySelector('progress'));
+  await desk.hover(`${byTest('day-strip')} svg`);
+  await shoot(desk, 'program-forecast');
   await visit(desk, `/jobs/${job}/program/cabinet`, 'program-cabinet');
   await visit(desk, `/jobs/${job}/program/compare`, 'program-compare');
   await visit(desk, `/jobs/${job}/handover`, 'hand-over');

@@ -9,22 +9,24 @@ import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import TheRule from '../shared/rule/TheRule.vue';
 import { useSession } from '../shared/session/sessionStore.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import ForecastView from '../forecast/ForecastView.vue';
 import CabinetView from './CabinetView.vue';
 import CompareView from './CompareView.vue';
 import PlanView from './PlanView.vue';
 import ProgramAside from './ProgramAside.vue';
 
-type View = 'plan' | 'cabinet' | 'compare';
+type View = 'plan' | 'forecast' | 'cabinet' | 'compare';
 const props = defineProps<{ view?: string }>();
 const job = useJob();
 const session = useSession();
 const router = useRouter();
 const program = computed(() => job.program.value);
 const view = computed<View>(() =>
-  props.view === 'cabinet' || props.view === 'compare' ? props.view : 'plan',
+  props.view === 'cabinet' || props.view === 'compare' || props.view === 'forecast' ? props.view : 'plan',
 );
 const views = [
   { id: 'plan' as const, name: 'Plan' },
+  { id: 'forecast' as const, name: 'Forecast' },
   { id: 'cabinet' as const, name: 'At the cabinet' },
   { id: 'compare' as const, name: 'Compare' },
 ];
@@ -32,13 +34,15 @@ const family = computed(() => job.replacement.value?.family);
 const heading = computed(() =>
   view.value === 'plan'
     ? `Planned for the ${job.job.value?.unit.name ?? 'unit'}`
-    : view.value === 'cabinet'
-      ? `Key these into the ${family.value ?? 'new control'}`
-      : 'Found, and set',
+    : view.value === 'forecast'
+      ? 'What these will do'
+      : view.value === 'cabinet'
+        ? `Key these into the ${family.value ?? 'new control'}`
+        : 'Found, and set',
 );
 const differing = computed(() => program.value.rows.filter((row) => row.differs).length);
 const summary = computed(() => {
-  if (view.value === 'plan')
+  if (view.value === 'plan' || view.value === 'forecast')
     return `${program.value.chosen.length} values, ${program.value.chosen.filter((c) => c.changed).length} changed by hand`;
   return `${program.value.rows.length} in menu order, ${differing.value} differ from found`;
 });
@@ -100,6 +104,16 @@ useJumpTargets(() =>
           role="region"
           aria-label="Planned values"
           class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+        />
+        <ForecastView
+          v-else-if="view === 'forecast'"
+          tabindex="0"
+          role="region"
+          aria-label="Forecast"
+          class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+          :unit="program.unit"
+          :values="inForce"
+          :found="program.found?.values ?? null"
         />
         <p v-else-if="!family" class="mt-5">
           {{ job.newPin.value ? 'Loading the definition of the new control …' : ''

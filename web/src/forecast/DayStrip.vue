@@ -1,0 +1,300 @@
+<script setup lang="ts">
+import { line, scaleLinear, select, zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import { quantity, valueIn } from '@brine/core/quantities';
+import type { Sample, Simulated } from '@brine/core/simulation';
+import { useDisplay } from '../shared/display/displayStore.ts';
+import { eventWords, laneNames, lanesOf, type LaneName } from './lanes.ts';
+
+/**
+ * A day: hours across, temperatures on top, a lane for each output below. A second run may lie under the first. Wheel, pinch and the buttons zoom;
+ * the cursor, by pointer or arrow keys, reads every lane.
+ */
+const props = defineProps<{
+  run: Simulated;
+  under: Simulated | null;
+  hours: number;
+  /** Limits drawn across: name and °C. */
+  limits: readonly { readonly name: string; readonly celsius: number }[];
+}>();
+const display = useDisplay();
+const frame = ref<HTMLElement | null>(null);
+const svg = ref<SVGSVGElement | null>(null);
+const width = ref(800);
+const transform = shallowRef<ZoomTransform>(zoomIdentity);
+const at = ref<number | null>(null);
+const LEFT = 92;
+const RIGHT = 24;
+const TOP = 10;
+const HEIGHT = 190;
+const LANE = 20;
+const end = computed(() => props.hours * 3600);
+
+const full = computed(() =>
+  scaleLinear()
+    .domain([0, end.value])
+    .range([LEFT, width.value - RIGHT]),
+);
+const x = computed(() => transform.value.rescaleX(full.value));
+const shown = (celsius: number) => valueIn(quantity(celsius, 'degC'), display.unit);
+const y = computed(() => {
+  const values = [
+    ...props.run.series.flatMap((s) => [s.air, s.coil]),
+    ...(props.under?.series ?? []).map((s) => s.air),
+    ...props.limits.map((l) => l.celsius),
+  ].map(shown);
+  const [low, high] = values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 10];
+  return scaleLinear()
+    .domain([low, high])
+    .nice(10)
+    .range([TOP + HEIGHT, TOP]);
+});
+const curve = (series: readonly Sample[], of: (s: Sample) => number) =>
+  line<Sample>()
+    .x((s) => x.value(s.t))
+    .y((s) => y.value(shown(of(s))))(series as Sample[]) ?? '';
+const curves = computed(() => [
+  ...(props.under
+    ? [
+        {
+          id: 'under',
+          d: curve(props.under.series, (s) => s.air),
+          stroke: 'var(--color-soft)',
+          dash: '4 3',
+          wide: 1.4,
+        },
+      ]
+    : []),
+  { id: 'coil', d: curve(props.run.series, (s) => s.coil), stroke: 'var(--color-cold)', dash: '', wide: 1 },
+  {
+    id: 'product',
+    d: curve(props.run.series, (s) => s.product),
+    stroke: 'var(--color-good)',
+    dash: '2 2',
+    wide: 1.6,
+  },
+  { id: 'air', d: curve(props.run.series, (s) => s.air), stroke: 'var(--color-ink)', dash: '', wide: 1.8 },
+]);
+const lanes = computed(() => {
+  const own = lanesOf(props.run.series, end.value);
+  const under = props.under ? lanesOf(props.under.series, end.value) : null;
+  return (Object.keys(laneNames) as LaneName[]).map((name, i) => ({
+    name,
+    words: laneNames[name],
+    top: TOP + HEIGHT + 12 + i * LANE,
+    own: own.get(name)!,
+    under: under?.get(name) ?? [],
+  }));
+});
+const fills: Readonly<Record<LaneName, string>> = {
+  compressor: 'var(--color-cold)',
+  fan: 'var(--color-drip)',
+  defrost: 'var(--color-amber)',
+  alarm: 'var(--color-alarm)',
+  door: 'var(--color-soft)',
+};
+const bottom = computed(() => TOP + HEIGHT + 12 + lanes.value.length * LANE);
+const hourTicks = computed(() => {
+  const [from, to] = x.value.domain() as [number, number];
+  const span = (to - from) / 3600;
+  const step = [0.25, 0.5, 1, 2, 3, 6, 12, 24].find((s) => span / s <= width.value / 70) ?? 24;
+  const first = Math.ceil(from / 3600 / step) * step;
+  return Array.from({ length: Math.floor(to / 3600 / step - first / step) + 1 }, (_, i) => first + i * step);
+});
+const clock = (seconds: number) => {
+  const minutes = Math.floor(seconds / 60);
+  return `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+};
+
+const sample = computed(() => {
+  if (at.value === null) return null;
+  const { series } = props.run;
+  const step = series.length > 1 ? series[1]!.t - series[0]!.t : 1;
+  return series[Math.min(series.length - 1, Math.max(0, Math.round(at.value / step)))] ?? null;
+});
+const near = computed(() =>
+  at.value === null
+    ? []
+    : props.run.events
+        .filter((e) => Math.abs(e.t - at.value!) <= 300)
+        .flatMap((e) => {
+          const words = eventWords(e);
+          return words ? [`${clock(e.t)} ${words}`] : [];
+        })
+        .slice(0, 3),
+);
+const degrees = (celsius: number) => `${shown(celsius).toFixed(1)} ${display.unit === 'degF' ? '°F' : '°C'}`;
+const reading = computed(() => {
+  const s = sample.value;
+  if (!s) return 'Point at the strip, or use the arrow keys, to read it.';
+  const on = [
+    s.compressor && 'runs',
+    s.fan && 'fan',
+    s.phase !== 'regulate' && s.phase,
+    s.alarm && 'alarm',
+    s.door && 'door open',
+  ];
+  return `${clock(s.t)}: air ${degrees(s.air)}, coil ${degrees(s.coil)}, product ${degrees(s.product)}, ice ${(s.frost * 1000).toFixed(0)} g; ${on.filter(Boolean).join(', ') || 'all off'}`;
+});
+
+function point(event: PointerEvent) {
+  const box = svg.value!.getBoundingClientRect();
+  at.value = Math.min(end.value, Math.max(0, x.value.invert(event.clientX - box.left)));
+}
+function key(event: KeyboardEvent) {
+  const step = event.shiftKey ? 3600 : 300;
+  const by = event.key === 'ArrowRight' ? step : event.key === 'ArrowLeft' ? -step : 0;
+  if (by === 0) return;
+  event.preventDefault();
+  event.stopPropagation();
+  at.value = Math.min(end.value, Math.max(0, (at.value ?? end.value / 2) + by));
+}
+const zooming = zoom<SVGSVGElement, unknown>()
+  .scaleExtent([1, 48])
+  .on('zoom', (event: D3ZoomEvent<SVGSVGElement, unknown>) => (transform.value = event.transform));
+function zoomBy(factor: number) {
+  if (svg.value) select(svg.value).call(zooming.scaleBy, factor);
+}
+const watcher = new ResizeObserver(([entry]) => {
+  width.value = Math.max(300, entry!.contentRect.width);
+  zooming
+    .translateExtent([
+      [0, 0],
+      [width.value, 0],
+    ])
+    .extent([
+      [0, 0],
+      [width.value, 100],
+    ]);
+});
+onMounted(() => {
+  watcher.observe(frame.value!);
+  select(svg.value!).call(zooming);
+});
+onBeforeUnmount(() => watcher.disconnect());
+</script>
+
+<template>
+  <figure ref="frame" data-test="day-strip">
+    <svg
+      ref="svg"
+      class="w-full touch-pan-y select-none"
+      :height="bottom + 24"
+      role="img"
+      tabindex="0"
+      :aria-label="`Day strip. ${reading}`"
+      @pointermove="point"
+      @pointerdown="point"
+      @keydown="key"
+    >
+      <defs>
+        <clipPath id="strip-clip">
+          <rect :x="LEFT" y="0" :width="Math.max(0, width - LEFT - RIGHT)" :height="bottom + 2" />
+        </clipPath>
+      </defs>
+      <g v-for="tick in y.ticks(7)" :key="`y${tick}`">
+        <line :x1="LEFT" :x2="width - RIGHT" :y1="y(tick)" :y2="y(tick)" stroke="var(--color-hairline)" />
+        <text :x="LEFT - 8" :y="y(tick) + 4" text-anchor="end" class="fill-soft font-mono text-[12px]">
+          {{ tick }}
+        </text>
+      </g>
+      <g v-for="limit in limits" :key="limit.name">
+        <line
+          :x1="LEFT"
+          :x2="width - RIGHT"
+          :y1="y(shown(limit.celsius))"
+          :y2="y(shown(limit.celsius))"
+          stroke="var(--color-alarm)"
+          stroke-dasharray="6 4"
+        />
+        <text
+          :x="width - RIGHT - 4"
+          :y="y(shown(limit.celsius)) - 4"
+          text-anchor="end"
+          class="limit-name fill-alarm text-[12px]"
+        >
+          {{ limit.name }}
+        </text>
+      </g>
+      <g v-for="lane in lanes" :key="lane.name">
+        <text :x="LEFT - 8" :y="lane.top + 13" text-anchor="end" class="fill-ink text-[12.5px]">
+          {{ lane.words }}
+        </text>
+        <line
+          :x1="LEFT"
+          :x2="width - RIGHT"
+          :y1="lane.top + 16"
+          :y2="lane.top + 16"
+          stroke="var(--color-hairline)"
+        />
+      </g>
+      <g clip-path="url(#strip-clip)">
+        <path
+          v-for="c in curves"
+          :key="c.id"
+          :d="c.d"
+          fill="none"
+          :stroke="c.stroke"
+          :stroke-width="c.wide"
+          :stroke-dasharray="c.dash"
+        />
+        <g v-for="lane in lanes" :key="lane.name">
+          <rect
+            v-for="(s, i) in lane.own"
+            :key="i"
+            :x="x(s.from)"
+            :width="Math.max(1, x(s.to) - x(s.from))"
+            :y="lane.top + 2"
+            height="9"
+            :fill="fills[lane.name]"
+          />
+          <rect
+            v-for="(s, i) in lane.under"
+            :key="`u${i}`"
+            :x="x(s.from)"
+            :width="Math.max(1, x(s.to) - x(s.from))"
+            :y="lane.top + 12"
+            height="4"
+            fill="var(--color-soft)"
+          />
+        </g>
+        <line v-if="at !== null" :x1="x(at)" :x2="x(at)" :y1="TOP" :y2="bottom" stroke="var(--color-ink)" />
+      </g>
+      <g v-for="hour in hourTicks" :key="hour">
+        <line
+          :x1="x(hour * 3600)"
+          :x2="x(hour * 3600)"
+          :y1="bottom"
+          :y2="bottom + 5"
+          stroke="var(--color-ink)"
+        />
+        <text
+          :x="x(hour * 3600)"
+          :y="bottom + 19"
+          text-anchor="middle"
+          class="fill-soft font-mono text-[12px]"
+        >
+          {{ clock(hour * 3600) }}
+        </text>
+      </g>
+    </svg>
+    <figcaption class="flex flex-wrap items-start gap-x-4 gap-y-1 text-[14px]">
+      <span class="flex-1 basis-72" aria-live="polite" data-test="strip-reading"
+        >{{ reading
+        }}<span v-for="words in near" :key="words" class="block text-soft">{{ words }}</span></span
+      >
+      <span class="flex gap-2">
+        <button type="button" class="link min-h-9 px-1" @click="zoomBy(2)">zoom in</button>
+        <button type="button" class="link min-h-9 px-1" @click="zoomBy(0.5)">zoom out</button>
+      </span>
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.limit-name {
+  paint-order: stroke;
+  stroke: var(--color-paper);
+  stroke-width: 4px;
+}
+</style>

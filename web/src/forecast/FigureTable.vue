@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Figures } from '@brine/core/simulation';
+import { printFor, quantity } from '@brine/core/quantities';
+import { useDisplay } from '../shared/display/displayStore.ts';
+
+/** What runs amount to, side by side. */
+const props = defineProps<{ runs: readonly { readonly name: string; readonly figures: Figures }[] }>();
+const display = useDisplay();
+const temperature = (celsius: number | null) =>
+  celsius === null ? 'never' : printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display.unit);
+const minutes = (value: number | null) =>
+  value === null ? 'none' : `${value.toFixed(value < 10 ? 1 : 0)} min`;
+const grams = (kg: number | null) => (kg === null ? 'no defrost' : `${Math.round(kg * 1000)} g`);
+const rows = computed(() => [
+  line('Cut-in and cut-out seen', (f) => `${temperature(f.cutIn)} / ${temperature(f.cutOut)}`),
+  line('Product, warmest', (f) => temperature(f.product.max)),
+  line('Product surface over its limit', (f) => minutes(f.minutesAbove)),
+  line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
+  line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
+  line('Shortest rest', (f) => minutes(f.shortestRestMinutes)),
+  line('Defrosts: by temperature / by time', (f) => `${f.defrosts.temperature} / ${f.defrosts.time}`),
+  line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
+  line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
+  line('Water left after a drain, at most', (f) => grams(f.waterLeftAfterDrain)),
+  line('Ice grown over the day', (f) => grams(f.iceGrown)),
+  line('Energy', (f) => `${f.kWhPerDay.toFixed(1)} kWh a day`),
+  line(
+    'Alarms',
+    (f) =>
+      Object.entries(f.alarms)
+        .map(([cause, n]) => `${n} ${cause}`)
+        .join(', ') || 'none',
+  ),
+]);
+function line(name: string, of: (figures: Figures) => string) {
+  const values = props.runs.map((run) => of(run.figures));
+  return { name, values, differs: new Set(values).size > 1 };
+}
+</script>
+
+<template>
+  <table class="table-plain" data-test="figures">
+    <thead>
+      <tr>
+        <th>A day in this box</th>
+        <th v-for="run in runs" :key="run.name" class="!text-right">{{ run.name }}</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="row in rows" :key="row.name" class="[&>td]:!py-1.5">
+        <td>{{ row.name }}</td>
+        <td
+          v-for="(value, i) in row.values"
+          :key="i"
+          class="text-right font-mono text-[14px]"
+          :class="{ 'font-semibold': row.differs }"
+        >
+          {{ value }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>

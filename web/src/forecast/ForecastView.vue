@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { UnitDescription } from '@brine/core/advice';
+import type { SettingValues } from '@brine/core/settings';
+import AppButton from '../shared/ui/AppButton.vue';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import DayStrip from './DayStrip.vue';
+import FigureTable from './FigureTable.vue';
+import { forecastScenario } from './forecastScenario.ts';
+import { useRun } from './useRun.ts';
+
+/** What the values will do: a simulated day of this unit, with the old control's day under it where its settings are known. */
+const props = defineProps<{ unit: UnitDescription; values: SettingValues; found: SettingValues | null }>();
+const SAMPLE = 30;
+const planned = useRun(() => forecastScenario(props.unit, props.values), SAMPLE);
+const old = useRun(() => (props.found ? forecastScenario(props.unit, props.found) : null), SAMPLE);
+const share = computed(() => planned.share.value ?? old.share.value);
+const limits = computed(() => {
+  const scenario = forecastScenario(props.unit, props.values);
+  if (typeof scenario === 'string') return [];
+  const { min, max } = scenario.storage;
+  return [
+    ...(max === null ? [] : [{ name: 'goods: warmest', celsius: max }]),
+    ...(min === null ? [] : [{ name: 'goods: coldest', celsius: min }]),
+  ];
+});
+const runs = computed(() => [
+  ...(old.result.value ? [{ name: 'As found', figures: old.result.value.figures }] : []),
+  ...(planned.result.value ? [{ name: 'As set', figures: planned.result.value.figures }] : []),
+]);
+function stop() {
+  planned.stop();
+  old.stop();
+}
+</script>
+
+<template>
+  <div class="flex flex-col gap-4" data-test="forecast">
+    <FormProblem :message="planned.problem.value" />
+    <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
+      <template v-if="share !== null">
+        <progress class="h-2 w-48 accent-brine" :value="share" max="1" aria-label="Simulating"></progress>
+        <span class="text-soft">Simulating two days, {{ Math.round(share * 100) }} %</span>
+        <AppButton kind="quiet" @click="stop">Stop</AppButton>
+      </template>
+      <p v-else class="text-soft">
+        <span class="font-semibold text-ink">━ air</span>, <span class="text-cold">━ coil</span>,
+        <span class="text-good">┅ product</span
+        ><template v-if="old.result.value">, ┅ grey: air as found; lower bars as found</template>. Estimated
+        for a {{ unit.application.includes('walkIn') ? 'walk-in' : 'reach-in' }} of usual size, second day.
+      </p>
+    </div>
+    <DayStrip
+      v-if="planned.result.value"
+      :run="planned.result.value"
+      :under="old.result.value"
+      :hours="24"
+      :limits="limits"
+    />
+    <FigureTable v-if="runs.length > 0" class="max-w-3xl" :runs="runs" />
+    <p class="text-[14px] text-soft">
+      A simulation is an estimate: it knows the kind of box, its ambient and its door, not this coil’s dirt.
+      Prove it at the unit.
+    </p>
+  </div>
+</template>

@@ -1,0 +1,97 @@
+import { describe, expect, test } from '@jest/globals';
+import { readdirSync, readFileSync } from 'node:fs';
+import type { ControllerDefinition } from '@brine/core/controllers';
+import { fold, programOf, valuesInForce, type AcceptedEntry, type EntryBody } from '@brine/core/jobs';
+import { simulate } from '@brine/core/simulation';
+import { forecastScenario } from './forecastScenario.ts';
+
+const demo = new URL('../../../demo/', import.meta.url);
+const families = new Map(
+  readdirSync(new URL('controllers/', demo)).map((name) => {
+    const family = JSON.parse(
+      readFileSync(new URL(`controllers/${name}`, demo), 'utf8'),
+    ) as ControllerDefinition;
+    return [family.id, family];
+  }),
+);
+interface DemoJob {
+  readonly title: string;
+  readonly unit: string;
+  readonly entries: readonly (EntryBody & { readonly controller?: string })[];
+}
+const { jobs } = JSON.parse(readFileSync(new URL('saltmarsh.json', demo), 'utf8')) as {
+  jobs: readonly DemoJob[];
+};
+
+/** The program of a demo job, from its entries as they stand in the demo data. */
+function programOfJob(job: DemoJob) {
+  const control = (role: 'old' | 'new') =>
+    job.entries.findLast((e) => e.kind === 'control' && e.role === role)?.controller ?? null;
+  const entries = job.entries.map((body, i): AcceptedEntry => ({
+    id: `e${i}`,
+    job: 'j',
+    device: 'd',
+    deviceSequence: i + 1,
+    deviceTime: '2026-03-01T08:00:00Z',
+    seen: i,
+    author: 'u',
+    body,
+    sequence: i + 1,
+    receivedAt: '2026-03-01T08:00:00Z',
+  }));
+  const [old, replacement] = [control('old'), control('new')].map((id) =>
+    id === null ? null : families.get(id)!,
+  );
+  return {
+    replacement: replacement!,
+    program: programOf({
+      state: fold(entries),
+      name: job.title,
+      old: old!,
+      replacement: replacement!,
+      companyDefaults: {},
+    }),
+  };
+}
+
+describe('the demo freezer, a simulated day (the plant is checked against conservation and references in the core)', () => {
+  const freezer = jobs.find((job) =>
+    job.entries.some((e) => e.kind === 'answer' && e.value === 'walkInFreezer'),
+  )!;
+  const { program, replacement } = programOfJob(freezer);
+  const planned = forecastScenario(
+    program.unit!,
+    valuesInForce(replacement, program.rows, program.display!, program.values),
+  );
+  const found = forecastScenario(program.unit!, program.found!.values);
+  const figures = (scenario: typeof planned) => {
+    if (typeof scenario === 'string') throw new Error(scenario);
+    return simulate(scenario)!.figures;
+  };
+  const [before, after] = [figures(found), figures(planned)];
+
+  test('the old settings leave ice that grows, more water after the drain, and nag', () => {
+    expect(before.iceLeftAfterDefrost).toBeGreaterThan(0.5);
+    expect(before.iceGrown).toBeGreaterThan(0.5);
+    expect(before.alarms['high'] ?? 0).toBeGreaterThan(2);
+  });
+
+  test('the plan does not', () => {
+    expect(after.iceLeftAfterDefrost).toBeLessThan(0.02);
+    expect(after.iceGrown).toBeLessThan(0.05);
+    expect(after.waterLeftAfterDrain!).toBeLessThan(before.waterLeftAfterDrain!);
+    expect(after.alarms).toEqual({});
+    expect(after.product.max).toBeLessThan(before.product.max - 5);
+  });
+});
+
+test('nothing to run without a set point: a sentence', () => {
+  const unit = {
+    format: 'brine-dial/unit@1',
+    application: 'walkInCooler',
+    goods: 'chilledFood',
+    defrostMethod: 'offCycle',
+    probes: ['air'],
+  } as const;
+  expect(forecastScenario(unit, {})).toContain('expected a set point');
+});
