@@ -1,19 +1,25 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { UnitDescription } from '@brine/core/advice';
 import type { SettingValues } from '@brine/core/settings';
+import type { FaultKind } from '@brine/core/simulation';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import DayStrip from './DayStrip.vue';
 import FigureTable from './FigureTable.vue';
-import { forecastScenario } from './forecastScenario.ts';
+import { faultsOf, forecastScenario, whatIfs } from './forecastScenario.ts';
 import { useRun } from './useRun.ts';
 
 /** What the values will do: a simulated day of this unit, with the old control's day under it where its settings are known. */
 const props = defineProps<{ unit: UnitDescription; values: SettingValues; found: SettingValues | null }>();
 const SAMPLE = 30;
-const planned = useRun(() => forecastScenario(props.unit, props.values), SAMPLE);
-const old = useRun(() => (props.found ? forecastScenario(props.unit, props.found) : null), SAMPLE);
+/** A fault tried on both: what would the control do with these settings. */
+const fault = ref<FaultKind | ''>('');
+const planned = useRun(() => forecastScenario(props.unit, props.values, faultsOf(fault.value)), SAMPLE);
+const old = useRun(
+  () => (props.found ? forecastScenario(props.unit, props.found, faultsOf(fault.value)) : null),
+  SAMPLE,
+);
 const share = computed(() => planned.share.value ?? old.share.value);
 const limits = computed(() => {
   const scenario = forecastScenario(props.unit, props.values);
@@ -37,6 +43,13 @@ function stop() {
 <template>
   <div class="flex flex-col gap-4" data-test="forecast">
     <FormProblem :message="planned.problem.value" />
+    <label class="flex flex-wrap items-center gap-2 text-[14px]"
+      >What if:
+      <select v-model="fault" class="!min-h-9 !py-1" data-test="what-if">
+        <option value="">nothing breaks</option>
+        <option v-for="w in whatIfs" :key="w.kind" :value="w.kind">{{ w.words }}</option>
+      </select>
+    </label>
     <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
       <template v-if="share !== null">
         <progress class="h-2 w-48 accent-brine" :value="share" max="1" aria-label="Simulating"></progress>

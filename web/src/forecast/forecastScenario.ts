@@ -2,7 +2,7 @@ import { goods, type UnitDescription } from '@brine/core/advice';
 import { controlConfig } from '@brine/core/control';
 import { baseValue, isQuantity } from '@brine/core/quantities';
 import type { SettingValues } from '@brine/core/settings';
-import type { DoorUse, Scenario } from '@brine/core/simulation';
+import type { DoorUse, Fault, FaultKind, Scenario } from '@brine/core/simulation';
 
 /** How the survey's words for a door stand in the simulator. */
 const doors: Readonly<Record<string, DoorUse>> = { seldom: 'quiet', normal: 'normal', busy: 'busy' };
@@ -16,7 +16,7 @@ const HOUR = 3600;
 export function forecastScenario(
   unit: UnitDescription,
   values: SettingValues,
-  hours = 24,
+  faults: readonly Fault[] = [],
 ): Scenario | string {
   const config = controlConfig(values);
   if (typeof config === 'string') return config;
@@ -26,8 +26,8 @@ export function forecastScenario(
     template: unit.application,
     choice: isQuantity(unit.ambient) ? { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) } : {},
     doorUse: doors[unit.doorUse ?? 'normal'] ?? 'normal',
-    faults: [],
-    seconds: hours * HOUR,
+    faults,
+    seconds: 24 * HOUR,
     warmUp: 24 * HOUR,
     startOfDay: 0,
     storage: {
@@ -35,4 +35,31 @@ export function forecastScenario(
       max: limits.max ? baseValue(limits.max.value) : null,
     },
   };
+}
+
+/** What may be tried: a fault in words, from when to when of the simulated day, hours. */
+export const whatIfs: readonly {
+  readonly kind: FaultKind;
+  readonly words: string;
+  readonly from: number;
+  readonly to: number;
+  readonly amount?: number;
+}[] = [
+  { kind: 'airProbeOpen', words: 'air probe open from 02:00', from: 2, to: 24 },
+  { kind: 'coilProbeOpen', words: 'coil probe open all day', from: 0, to: 24 },
+  { kind: 'airProbeDrift', words: 'air probe reads 2 K too cold', from: 0, to: 24, amount: -2 },
+  { kind: 'deadHeater', words: 'defrost heater dead all day', from: 0, to: 24 },
+  { kind: 'deadFan', words: 'evaporator fan dead from 10:00', from: 10, to: 24 },
+  { kind: 'doorLeftOpen', words: 'door left open, 17:00 to 19:00', from: 17, to: 19 },
+  { kind: 'dirtyCondenser', words: 'condenser dirty, 15 K hotter', from: 0, to: 24, amount: 15 },
+  { kind: 'lowCharge', words: 'low charge, 60 % of capacity', from: 0, to: 24, amount: 0.6 },
+  { kind: 'powerCut', words: 'power cut, 12:00 to 14:00', from: 12, to: 14 },
+];
+
+/** The fault of a run; none where nothing is tried. */
+export function faultsOf(kind: FaultKind | ''): readonly Fault[] {
+  const found = whatIfs.find((w) => w.kind === kind);
+  return found
+    ? [{ kind: found.kind, from: found.from * HOUR, to: found.to * HOUR, amount: found.amount ?? null }]
+    : [];
 }
