@@ -21,6 +21,7 @@ export const forecast: EndToEndTest = {
       const before = await figures();
       expectHolds(before, 'As found', 'the old settings beside');
       expectHolds(before, 'As set', 'the plan');
+      await seeText(page, 'of ice grow over the run');
 
       // The cursor by keys: every lane is read.
       await page.$eval(`${byTest('day-strip')} svg`, (node) => (node as SVGElement).focus());

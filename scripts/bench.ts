@@ -1,3 +1,5 @@
+import { boxOf, restingBox, stepBox } from '@brine/core/plant';
+import { readScenario, simulate, type Scenario } from '@brine/core/simulation';
 import { readFileSync } from 'node:fs';
 import { check, plan, readUnit, type UnitDescription } from '@brine/core/advice';
 import {
@@ -36,6 +38,7 @@ const [gault, marl, skerry] = [family('gault-p'), family('marl-4'), family('sker
 const sheetText = read('docs/formats/examples/gault-p.sheet.csv');
 const sheet = readSheet(sheetText) as readonly SheetRow[];
 const unitText = read('docs/formats/examples/fish-store.unit.json');
+const scenarioText = read('docs/formats/examples/fish-freezer.scenario.json');
 const unit = readUnit(JSON.parse(unitText)) as UnitDescription;
 const entries = Array.from({ length: 5000 }, (_, i): AcceptedEntry => ({
   id: `id-${i}`,
@@ -117,4 +120,36 @@ line(
   least(() => fold(entries, []), 7, 1),
   least(() => JSON.parse(entriesText), 7, 1),
   'parsing their JSON',
+);
+
+// A week of control and box, without a series, against the box's steps alone: what the control and the counting cost.
+const scenario = readScenario({ ...JSON.parse(scenarioText), warmUpHours: 0, hours: 168 }) as Scenario;
+const boxAlone = () => {
+  const parameters = boxOf(scenario.template, scenario.choice);
+  const state = restingBox(-20);
+  const flows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  const drive = {
+    compressor: true,
+    heater: false,
+    hotGas: false,
+    fan: true,
+    airHeater: false,
+    doorOpen: false,
+    ambient: 30,
+    ambientRatio: 0.0147,
+    capacityFactor: 1,
+    condenserRise: 0,
+    heaterFactor: 1,
+    fanFactor: 1,
+  };
+  for (let t = 0; t < scenario.seconds; t += 1) {
+    drive.compressor = t % 1200 < 700;
+    stepBox(parameters, state, drive, 1, flows);
+  }
+};
+line(
+  'a week of control and box at 1 s, with events',
+  least(() => simulate(scenario), 3, 1),
+  least(boxAlone, 3, 1),
+  `the box alone: ${least(() => simulate(scenario), 2, 1).toFixed(0)} ms on this machine`,
 );

@@ -8,6 +8,7 @@ import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
 import { replay } from './commands/replay.ts';
 import { simulate } from './commands/simulate.ts';
+import { sweep } from './commands/sweep.ts';
 import { settings } from './commands/settings.ts';
 import { translate } from './commands/translate.ts';
 
@@ -23,6 +24,7 @@ export const commands: readonly Command[] = [
   check,
   replay,
   simulate,
+  sweep,
 ];
 
 /** What a run leaves behind: text for stdout or stderr and the exit code. */

@@ -104,3 +104,24 @@ describe('simulate', () => {
     ]);
   });
 });
+
+describe('sweep', () => {
+  test('a row a value, and one advised with the reason', () => {
+    const scenario = { ...(JSON.parse(readFileSync(freezer, 'utf8')) as object), hours: 12 };
+    const path = scratch.file('short.scenario.json', JSON.stringify(scenario));
+    const { setting, rows, advised } = json('sweep', path, '--vary', 'defrost.drainTime=2min..6min/2min');
+    expect(setting).toBe('defrost.drainTime');
+    expect(rows.map((row: { value: object }) => row.value)).toEqual(
+      [2, 4, 6].map((value) => ({ value, unit: 'min' })),
+    );
+    expect(rows.map((row: { value: object }) => JSON.stringify(row.value))).toContain(
+      JSON.stringify(advised.value),
+    );
+    expect(advised.reason).not.toBe('');
+  });
+
+  test('nonsense is refused in a line', () => {
+    expect(run(['sweep', freezer, '--vary', 'x=1']).stderr).toContain('--vary: x=1: expected ID=a..b/step');
+    expect(run(['sweep', freezer]).exitCode).toBe(2);
+  });
+});

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import * as loaded from 'psychrolib';
+import { PRESSURE } from './constants.ts';
 import {
   airDensity,
   humidityRatio,
@@ -36,4 +38,20 @@ test('the table of the step agrees with the equation within 0.02 %', () => {
 
 test('relative humidity is the inverse of the ratio', () => {
   for (const t of [-20, 0, 20, 70]) expect(relativeHumidity(t, humidityRatio(t, 0.37))).toBeCloseTo(0.37, 10);
+});
+
+describe('over a grid (oracle: PsychroLib 1.1.1, an implementation of its own of the same handbook)', () => {
+  const oracle = ((loaded as { default?: typeof loaded }).default ?? loaded) as typeof loaded;
+  oracle.SetUnitSystem(oracle.SI);
+
+  test('saturation, humidity ratio and density agree to rounding from −40 to 60 °C', () => {
+    for (let t = -40; t <= 60; t += 2.5) {
+      expect(saturationPressure(t) / oracle.GetSatVapPres(t)).toBeCloseTo(1, 9);
+      for (const relative of [0.2, 0.55, 0.9]) {
+        const ratio = humidityRatio(t, relative);
+        expect(ratio / oracle.GetHumRatioFromRelHum(t, relative, PRESSURE)).toBeCloseTo(1, 9);
+        expect(airDensity(t, ratio) / oracle.GetMoistAirDensity(t, ratio, PRESSURE)).toBeCloseTo(1, 6);
+      }
+    }
+  });
 });

@@ -11,7 +11,7 @@ import {
 } from '../panel/index.ts';
 import { sameCodeValue, type CodeValues } from '../controllers/index.ts';
 import type { Drill, DrillValue } from './drill.ts';
-import type { Notebook } from './mark.ts';
+import { deedsDone, type Notebook } from './mark.ts';
 
 /** All strokes of a drill done as short as can be, from its beginning. */
 export function bestWay(machine: Machine, drill: Drill): readonly PlanStep[] {
@@ -87,10 +87,7 @@ function atTheFront(machine: Machine, drill: Drill, state: PanelState, { written
       ? { say: `Write down what shows: ${condition.page}.` }
       : { steps: planDeed(machine, state.memory, 'showAlarms', { condition }).slice(0, 1) };
   }
-  const done = drill.deeds.filter(
-    (does, i) => state.deeds.filter((d) => !d.startsWith('show') || drill.deeds.includes(d))[i] === does,
-  );
-  const deed = drill.deeds[done.length];
+  const deed = drill.deeds[deedsDone(drill, state).done];
   if (deed !== undefined) return { steps: planDeed(machine, state.memory, deed, { condition }) };
   return { say: 'Everything is right: leave the menu if you have not, and finish.' };
 }

@@ -80,16 +80,25 @@ function alarmFaults(drill: Drill, state: PanelState, { written, lost }: Noteboo
 /** The deeds asked for must be among those done, in their order; looking is free, anything else is told. */
 function deedFaults(drill: Drill, state: PanelState): readonly string[] {
   if (drill.kind !== 'deeds') return [];
-  let next = 0;
-  const extra: string[] = [];
-  for (const does of state.deeds) {
-    if (does === drill.deeds[next]) next += 1;
-    else if (!does.startsWith('show')) extra.push(does);
-  }
+  const { done, extra } = deedsDone(drill, state);
   return [
     ...drill.deeds
-      .slice(next)
+      .slice(done)
       .map((does) => `Not done, or not in this order: ${deedName(does).toLowerCase()}.`),
     ...extra.map((does) => `Nobody asked for this: ${deedName(does).toLowerCase()}.`),
   ];
+}
+
+/** How many of the deeds asked for are done, in their order, and what else was done. */
+export function deedsDone(
+  drill: Drill,
+  state: PanelState,
+): { readonly done: number; readonly extra: readonly string[] } {
+  let done = 0;
+  const extra: string[] = [];
+  for (const does of state.deeds) {
+    if (does === drill.deeds[done]) done += 1;
+    else if (!does.startsWith('show')) extra.push(does);
+  }
+  return { done, extra };
 }

@@ -12,6 +12,7 @@ import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import { saveFile } from '../shared/ui/saveFile.ts';
 import ControlDetail from './ControlDetail.vue';
 import ControlUses from './ControlUses.vue';
 import VersionCompare from './VersionCompare.vue';
@@ -33,12 +34,8 @@ const isOwn = computed(
 /** Hands the definition out as the file that any installation takes in. */
 function exportFile() {
   if (!definition.value) return;
-  const blob = new Blob([`${JSON.stringify(definition.value, null, 2)}\n`], { type: 'application/json' });
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = `${definition.value.id}.controller.json`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  const text = `${JSON.stringify(definition.value, null, 2)}\n`;
+  saveFile(`${definition.value.id}.controller.json`, new Blob([text], { type: 'application/json' }));
 }
 useJumpTargets(() =>
   controllers.value.map((c) => ({

@@ -4,6 +4,8 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { quantity, valueIn } from '@brine/core/quantities';
 import type { Sample, Simulated } from '@brine/core/simulation';
 import { useDisplay } from '../shared/display/displayStore.ts';
+import { saveFile } from '../shared/ui/saveFile.ts';
+import { pngOf, seriesCsv, standaloneSvg } from './exportStrip.ts';
 import { eventWords, laneNames, lanesOf, type LaneName } from './lanes.ts';
 
 /**
@@ -155,6 +157,14 @@ const zooming = zoom<SVGSVGElement, unknown>()
 function zoomBy(factor: number) {
   if (svg.value) select(svg.value).call(zooming.scaleBy, factor);
 }
+async function save(kind: 'csv' | 'svg' | 'png') {
+  const name = `day-strip.${kind}`;
+  if (kind === 'csv') return saveFile(name, new Blob([seriesCsv(props.run.series)], { type: 'text/csv' }));
+  const drawing = standaloneSvg(svg.value!);
+  if (kind === 'svg') return saveFile(name, new Blob([drawing], { type: 'image/svg+xml' }));
+  const picture = await pngOf(drawing, width.value, bottom.value + 24);
+  if (picture) saveFile(name, picture);
+}
 const watcher = new ResizeObserver(([entry]) => {
   width.value = Math.max(300, entry!.contentRect.width);
   zooming
@@ -290,6 +300,9 @@ onBeforeUnmount(() => watcher.disconnect());
       <span class="flex gap-2">
         <button type="button" class="link min-h-9 px-1" @click="zoomBy(2)">zoom in</button>
         <button type="button" class="link min-h-9 px-1" @click="zoomBy(0.5)">zoom out</button>
+        <button type="button" class="link min-h-9 px-1" data-test="save-csv" @click="save('csv')">CSV</button>
+        <button type="button" class="link min-h-9 px-1" @click="save('svg')">SVG</button>
+        <button type="button" class="link min-h-9 px-1" data-test="save-png" @click="save('png')">PNG</button>
       </span>
     </figcaption>
   </figure>

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue';
 import type { UnitDescription } from '@brine/core/advice';
 import type { SettingValues } from '@brine/core/settings';
-import type { FaultKind } from '@brine/core/simulation';
+import { judgeRun, type FaultKind } from '@brine/core/simulation';
+import { useDisplay } from '../shared/display/displayStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import DayStrip from './DayStrip.vue';
@@ -13,6 +14,7 @@ import { useRun } from './useRun.ts';
 /** What the values will do: a simulated day of this unit, with the old control's day under it where its settings are known. */
 const props = defineProps<{ unit: UnitDescription; values: SettingValues; found: SettingValues | null }>();
 const SAMPLE = 30;
+const display = useDisplay();
 /** A fault tried on both: what would the control do with these settings. */
 const fault = ref<FaultKind | ''>('');
 const planned = useRun(() => forecastScenario(props.unit, props.values, faultsOf(fault.value)), SAMPLE);
@@ -29,6 +31,12 @@ const limits = computed(() => {
     ...(max === null ? [] : [{ name: 'goods: warmest', celsius: max }]),
     ...(min === null ? [] : [{ name: 'goods: coldest', celsius: min }]),
   ];
+});
+/** What each day says against its settings. */
+const judged = computed(() => {
+  const scenario = forecastScenario(props.unit, props.values);
+  const storage = typeof scenario === 'string' ? { min: null, max: null } : scenario.storage;
+  return runs.value.map((run) => ({ name: run.name, against: judgeRun(run.figures, storage, display.unit) }));
 });
 const runs = computed(() => [
   ...(old.result.value ? [{ name: 'As found', figures: old.result.value.figures }] : []),
@@ -70,6 +78,17 @@ function stop() {
       :hours="24"
       :limits="limits"
     />
+    <div v-for="run in judged" :key="run.name" data-test="judged">
+      <p v-if="run.against.length === 0" class="border-l-4 border-good bg-good-wash px-3 py-2">
+        <strong class="font-semibold">✓ {{ run.name }}:</strong> this day says nothing against these settings.
+      </p>
+      <div v-else class="border-l-4 border-amber bg-amber-wash px-3 py-2">
+        <strong class="font-semibold">{{ run.name }}:</strong>
+        <ul class="list-disc pl-5">
+          <li v-for="sentence in run.against" :key="sentence">{{ sentence }}.</li>
+        </ul>
+      </div>
+    </div>
     <FigureTable v-if="runs.length > 0" class="max-w-3xl" :runs="runs" />
     <p class="text-[14px] text-soft">
       A simulation is an estimate: it knows the kind of box, its ambient and its door, not this coil’s dirt.

@@ -48,6 +48,8 @@ describe('what 0 and 1 stand for is read from the words (oracle: read by a perso
       '0=closesOnOpen 1=opensOnOpen',
     ],
     ['access.keypadLock', 'Keyboard lock', '0=false? 1=true?'],
+    ['probes.coilPresent', 'Coil probe: 0 = without, 1 = in use', '0=false 1=true?'],
+    ['display.decimal', 'Resolution: in / dE', 'in=false dE=true', 'in', 'dE'],
     ['alarms.buzzer', 'Buzzer', 'oF=false on=true', 'oF', 'on'],
     ['compressor.onProbeFault', 'Compressor on probe failure', '0=null? 1=null? 2=null?', '0', '2'],
   ])('%s: %s', (setting, description, expected, min = '0', max = '1') => {

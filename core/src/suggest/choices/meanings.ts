@@ -88,28 +88,23 @@ export function optionMeanings(
   options: readonly BookletOption[],
 ): readonly OptionMeaning[] {
   const { kind, choices = [] } = settingOf(setting);
-  if (kind === 'flag') return options.map((option) => flagMeaning(option, description));
+  if (kind === 'flag') return options.map((option) => flagMeaning(option));
   const first = options.map((option) => ({ ...option, ...choiceMeaning(option, choices, description) }));
   return withTheLast(first, choices);
 }
 
-function flagMeaning(option: BookletOption, description: string): OptionMeaning {
+/** A yes/no setting's option; without words that tell, 0 is no and 1 is yes by custom. */
+function flagMeaning(option: BookletOption): OptionMeaning {
   const words = option.words === '' ? option.value : option.words;
   if (yes.test(words)) return { ...option, means: true, sure: true };
-  if (no.test(words) || /\b(no|not|without|none|in|integer)\b/i.test(words))
+  if (no.test(words) || /\b(no|not|without|none|integer)\b|^in$/i.test(words))
     return { ...option, means: false, sure: true };
-  if (option.words === '')
-    return {
-      ...option,
-      means: option.value === '0' ? false : option.value === '1' ? true : null,
-      sure: false,
-    };
-  if (/\b(on|yes|with|enabled?|lock(ed)?|de(cimal)?|dE|tenths)\b/i.test(words))
+  if (option.words !== '' && /\b(on|yes|with|enabled?|lock(ed)?|de(cimal)?|dE|tenths)\b/i.test(words))
     return { ...option, means: true, sure: true };
   return {
     ...option,
     means: option.value === '0' ? false : option.value === '1' ? true : null,
-    sure: false && description !== '',
+    sure: false,
   };
 }
 

@@ -70,13 +70,13 @@ const words: Readonly<Record<string, string>> = {
   diff: 'differential diff hysteresis hyst hyste difference width gap swing',
   min: 'min minimum minimal lowest lower least shortest coldest',
   max: 'max maximum maximal highest upper longest warmest greatest',
-  high: 'high hot upper-side',
+  high: 'high hot',
   low: 'low cold',
   above: 'above over higher warmer hotter exceeds exceed exceeded exceeding greater upwards',
-  below: 'below under lower-than colder falls beneath',
+  below: 'below under colder falls beneath',
   user: 'user customer users enduser end-user operator',
   heat: 'heat heating reverse',
-  cool: 'cool cooling refrigerate refrigeration cold-mode direct',
+  cool: 'cool cooling refrigerate refrigeration direct',
   action: 'action effect',
   place:
     'position lies symmetrical symmetric asymmetric centred centered sided side located lie about around',
@@ -94,8 +94,8 @@ const words: Readonly<Record<string, string>> = {
   function: 'function configuration config job works use',
   compressor: 'compressor comp compr cmp compressors cprsr',
   output: 'output relay load out',
-  off: 'off stop stops stopped stopping standing pause pauses halt switched-off',
-  on: 'on run runs running activation activated works-on switch-ons active',
+  off: 'off stop stops stopped stopping standing pause pauses halt',
+  on: 'on run runs running activation activated active',
   rest: 'rest rests resting protection idle',
   start: 'start starts begin begins restart restarts starting cut-in',
   between: 'between successive consecutive',
@@ -103,10 +103,10 @@ const words: Readonly<Record<string, string>> = {
   time: 'time period duration length minutes hours hrs long timer seconds mins longer',
   before: 'before until',
   after: 'after following from since',
-  call: 'call demand-call request demand calls',
+  call: 'call request demand calls',
   fault: 'fault faulty failure fails failed broken error defective defect',
   probe: 'probe sensor probes sensors thermistor',
-  air: 'air room cabinet box ambient cell regulation-probe',
+  air: 'air room cabinet box ambient cell',
   coil: 'coil evaporator evap evaporation plate',
   door: 'door doors',
   open: 'open opened opening opens',
@@ -124,10 +124,10 @@ const words: Readonly<Record<string, string>> = {
   alarm: 'alarm alarms warning alarmed alerts alert',
   buzzer: 'buzzer beeper acoustic sounder audible sound beep',
   input: 'input digital din',
-  external: 'external outside-alarm ext outside',
+  external: 'external ext outside',
   exclusion: 'exclusion masked suppressed inhibit inhibited suppression muted ignored bypass mask',
-  recovery: 'recovery reset-diff return-inside',
-  present: 'present fitted connected installed enabled-probe used presence exist available',
+  recovery: 'recovery',
+  present: 'present fitted connected installed used presence exist available',
   second: 'second 2nd third',
   filter: 'filter smoothing filtering damping averaging',
   polarity: 'polarity logic contact',
@@ -146,20 +146,20 @@ const words: Readonly<Record<string, string>> = {
   speed: 'speed rpm',
   voltage: 'voltage volts volt v',
   limit: 'limit limits threshold thresholds',
-  quiet: 'quiet noise night-limit limitation silent',
-  outdoor: 'outdoor outside-air ambient-air',
+  quiet: 'quiet noise limitation silent',
+  outdoor: 'outdoor',
   floating: 'floating float follows',
-  band: 'band proportional range-band p-band',
-  number: 'number count-of quantity',
+  band: 'band proportional',
+  number: 'number quantity',
   rotation: 'rotation rotate order sequence alternation',
-  overload: 'overload thermal trip klixon',
+  overload: 'overload thermal trip',
   reset: 'reset resets clearing',
   automatic: 'automatic auto automatically',
-  refrigerant: 'refrigerant gas freon',
+  refrigerant: 'refrigerant gas',
   split: 'split',
   backup: 'backup spare reserve substitute',
   confirm: 'confirm confirming confirmed confirmation',
-  runmode: 'continuous-run startstop',
+  runmode: 'startstop',
   count: 'count counts counted',
   temperature: 'temperature temp temperatures degree deg t',
   key: 'key button',
@@ -175,17 +175,17 @@ const words: Readonly<Record<string, string>> = {
 
 /** Words that say a row is about something outside the dictionary. */
 const foreign =
-  'software firmware release version serial-number map humidity light lamp shelf brightness intensity led leds backlight baud parity language ' +
-  'text-language superheat valve mop bar pressure suction transducer glass frame antisweat sump pumpdown pump-down usb stick upload download copy eeprom ' +
-  'energy kwh counter counters openings history clock-setting minute week model identification id calendar password-period transfer test glycol pulse pulses curtain ' +
-  'battery voltage-cut statistics service-interval factory defaults template menu map-code maps setpoints-list';
+  'software firmware release version map humidity light lamp shelf brightness intensity led leds backlight baud parity language ' +
+  'superheat valve mop bar pressure suction transducer glass frame antisweat sump pumpdown pump-down usb stick upload download copy eeprom ' +
+  'energy kwh counter counters openings history minute week model identification id calendar transfer test glycol pulse pulses curtain ' +
+  'battery statistics factory defaults template menu maps';
 
 /** Words that carry nothing here. */
 const stop = new Set(
   (
     'a an the of in is are to for with by at and be it its as this that than when while if which what how does do can not no yes y n into per via has have had will ' +
     'during still goes go going comes come value values setting settings parameter parameters enables each only also one two 0 1 2 3 4 5 main item device instrument ' +
-    'status behaviour behavior operation machine s min. through further other their there left until-then directly still too more less degc degf k h made used-for because due'
+    'status behaviour behavior operation machine s through further other their there left directly still too more less degc degf k h made because due'
   ).split(' '),
 );
 
