@@ -238,6 +238,21 @@ describe('what if', () => {
     expect([starts(false), starts(true)]).toEqual([0, 1]);
   });
 
+  test('across a power cut events keep the run’s time, and every output that was on goes off', () => {
+    const { events } = run(
+      scenario({ hours: 16, faults: [{ kind: 'powerCut', from: 6 * hour, to: 7 * hour }] }),
+    );
+    const times = events.map((e) => e.t);
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+    expect(times.filter((t) => t > 6 * hour && t < 7 * hour)).toEqual([]);
+    expect(Math.max(...times)).toBeGreaterThan(7 * hour);
+    for (const kind of ['compressor', 'fan', 'defrost'] as const) {
+      // On and off take turns, also over the cut.
+      const values = events.filter((e) => e.kind === kind).map((e) => e.value);
+      for (let i = 1; i < values.length; i += 1) expect(values[i]).toBe(!values[i - 1]);
+    }
+  });
+
   test('a dirty condenser costs energy and run time; a door left open is called', () => {
     const clean = run(scenario({ hours: 24 })).figures;
     const dirty = run(

@@ -73,7 +73,8 @@ class Run {
   private readonly inputs: ControlInputs;
   private readonly heats: boolean;
   private counting = false;
-  private controlZero = 0;
+  /** Second of the run: the control's own time begins anew after a power cut. */
+  private now = 0;
   private dark = false;
 
   private readonly scenario: Scenario;
@@ -120,10 +121,10 @@ class Run {
     this.flows.compressorJoules = 0;
     this.flows.otherJoules = 0;
     this.count.begin(this.state);
-    this.controlZero = this.control.t;
   }
 
   second(t: number): void {
+    this.now = t;
     const { drive, inputs, state, control, scenario } = this;
     const secondOfDay = (((scenario.startOfDay + t) % 86400) + 86400) % 86400;
     drive.doorOpen = this.door(secondOfDay);
@@ -136,9 +137,7 @@ class Run {
       if (this.dark) this.control = powerUp(control.setpoint);
       this.dark = false;
       tick(scenario.config, this.control, inputs, this.emit);
-    } else if (!this.dark) {
-      this.dark = true;
-    }
+    } else if (!this.dark) this.goDark();
     const { out } = this.control;
     const hotGas = scenario.config.defrost.method === 'hotGas' && this.control.phase === 'defrost';
     drive.compressor = power && out.compressor && !this.heats;
@@ -171,9 +170,23 @@ class Run {
 
   private readonly emit = (event: ControlEvent): void => {
     if (!this.counting) return;
-    this.events.push({ ...event, t: event.t - this.controlZero });
-    this.count.event(event);
+    const told = { ...event, t: this.now };
+    this.events.push(told);
+    this.count.event(told);
   };
+
+  /** The power goes: the control cannot say so itself, but its outputs and its phase are over all the same. */
+  private goDark(): void {
+    this.dark = true;
+    const { control } = this;
+    for (const kind of ['compressor', 'defrost', 'fan', 'stage2', 'alarm'] as const) {
+      if (control.out[kind]) this.emit({ t: this.now, kind, value: false, reason: 'powerCut' });
+      control.out[kind] = false;
+    }
+    if (control.phase === 'regulate') return;
+    control.phase = 'regulate';
+    this.emit({ t: this.now, kind: 'phase', value: 'regulate', reason: 'powerCut' });
+  }
 
   /** Sets what is broken at this second; false while the power is cut. */
   private applyFaults(t: number): boolean {
