@@ -1,5 +1,5 @@
-import { isFileProblem, writeCsv } from '@brine/core/files';
-import { readScenario, simulate as run, type Sample } from '@brine/core/simulation';
+import { isFileProblem } from '@brine/core/files';
+import { readScenario, seriesCsv, simulate as run } from '@brine/core/simulation';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';
@@ -17,41 +17,7 @@ export const simulate: Command = {
     const csv = args.flags.has('csv');
     const result = run(scenario, csv ? { sampleEvery: 60 } : {})!;
     return csv
-      ? { text: writeCsv(header, result.series.map(row)) }
+      ? { text: seriesCsv(result.series) }
       : { json: { metrics: result.figures, events: result.events } };
   },
 };
-
-const header = [
-  'time',
-  'air_degC',
-  'coil_degC',
-  'product_degC',
-  'frost_kg',
-  'compressor',
-  'fan',
-  'defrost',
-  'stage2',
-  'alarm',
-  'door',
-  'phase',
-];
-
-function row(s: Sample): (string | number)[] {
-  const flag = (on: boolean) => (on ? 1 : 0);
-  const round = (value: number, digits: number) => Number(value.toFixed(digits));
-  return [
-    s.t,
-    round(s.air, 2),
-    round(s.coil, 2),
-    round(s.product, 2),
-    round(s.frost, 4),
-    flag(s.compressor),
-    flag(s.fan),
-    flag(s.defrost),
-    flag(s.stage2),
-    flag(s.alarm),
-    flag(s.door),
-    s.phase,
-  ];
-}

@@ -5,7 +5,7 @@ import type { Emit } from './event.ts';
 import { coldestCoil } from './readings.ts';
 import type { ControlInputs, ControlState, Phase } from './state.ts';
 
-/** Ends a phase that is over, then begins a defrost that is due: regulate, defrost, drain, regulate. */
+/** Ends a phase that is over, then begins a defrost that is due: regulate, defrost, drain, regulate. Not called in standby. */
 export function movePhases(
   config: ControlConfig,
   state: ControlState,
@@ -31,7 +31,7 @@ export function movePhases(
       reason: `${due}: the coil is warm`,
       numbers: { coil: warm },
     });
-  else beginDefrost(state, due, emit);
+  else enter(state, 'defrost', due, emit);
 }
 
 function endDefrost(config: ControlConfig, state: ControlState, stop: boolean, emit: Emit): void {
@@ -53,9 +53,8 @@ function warmEnough(config: ControlConfig, state: ControlState): number | null {
 function startByHand(config: ControlConfig, state: ControlState, emit: Emit): void {
   const { method, maxDuration, manualMaxCoil } = config.defrost;
   const coil = state.coil.value;
-  const why = state.standby
-    ? 'standby'
-    : method === 'none' || maxDuration <= 0
+  const why =
+    method === 'none' || maxDuration <= 0
       ? 'no defrost is set'
       : state.phase === 'drain'
         ? 'draining'
@@ -65,12 +64,8 @@ function startByHand(config: ControlConfig, state: ControlState, emit: Emit): vo
   if (why !== null) emit({ t: state.t, kind: 'commandRefused', value: 'startDefrost', reason: why });
   else if (state.phase === 'regulate') {
     restartCounts(state);
-    beginDefrost(state, 'command', emit);
+    enter(state, 'defrost', 'command', emit);
   }
-}
-
-function beginDefrost(state: ControlState, reason: string, emit: Emit): void {
-  enter(state, 'defrost', reason, emit);
 }
 
 function regulate(state: ControlState, reason: string, emit: Emit): void {

@@ -35,9 +35,6 @@ function take(
   probe.failed = failed;
 }
 
-/** The coil's temperature for a rule that wants it cold enough: NaN without a good coil probe. */
-export const coilTemperature = (state: ControlState): number => state.coil.value;
-
 /** The colder of the coil probes that are good: a defrost ends when this one is warm enough. */
 export function coldestCoil(state: ControlState): number {
   const [one, two] = [state.coil.value, state.coil2.value];

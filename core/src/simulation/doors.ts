@@ -1,8 +1,7 @@
-import type { TemplateId } from '../plant/index.ts';
-import { templates } from '../plant/index.ts';
+import { templates, type TemplateId } from '../plant/index.ts';
 
-/** How a door is used: how often against the template's normal day. */
-export const doorUses = { shut: 0, quiet: 0.5, normal: 1, busy: 1.6 } as const;
+/** How a door is used, in the words of a unit's description (and never opened): how often against the template's normal day. */
+export const doorUses = { shut: 0, seldom: 0.5, normal: 1, busy: 1.6 } as const;
 export type DoorUse = keyof typeof doorUses;
 
 const OPENS = 7 * 3600;

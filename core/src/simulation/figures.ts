@@ -19,7 +19,7 @@ export interface Figures {
   readonly dutyPercent: number;
   readonly shortestRunMinutes: number | null;
   readonly shortestRestMinutes: number | null;
-  /** Seconds the call was held, by what held it longest. */
+  /** Seconds calls were held, by the hold that ended last. */
   readonly heldSeconds: Readonly<Record<string, number>>;
   readonly defrosts: {
     readonly temperature: number;
@@ -32,7 +32,7 @@ export interface Figures {
   /** Ice on the coil at the end, and what it grew by over the run, kg. */
   readonly iceAtEnd: number;
   readonly iceGrown: number;
-  /** Least ice seen between a defrost's end and the next start, kg: what a defrost leaves. */
+  /** Ice on the coil when cooling begins again after a defrost, kg, at most: what a defrost leaves. Null without a defrost. */
   readonly iceLeftAfterDefrost: number | null;
   /** Water still on the coil when a drain ended, kg, at most. */
   readonly waterLeftAfterDrain: number | null;

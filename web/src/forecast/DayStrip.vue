@@ -2,10 +2,10 @@
 import { line, scaleLinear, select, zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { quantity, valueIn } from '@brine/core/quantities';
-import type { Sample, Simulated } from '@brine/core/simulation';
+import { seriesCsv, type Sample, type Simulated } from '@brine/core/simulation';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { saveFile } from '../shared/ui/saveFile.ts';
-import { pngOf, seriesCsv, standaloneSvg } from './exportStrip.ts';
+import { pngOf, standaloneSvg } from './exportStrip.ts';
 import { eventWords, laneNames, lanesOf, type LaneName } from './lanes.ts';
 
 /**

@@ -1,37 +1,3 @@
-import { writeCsv } from '@brine/core/files';
-import type { Sample } from '@brine/core/simulation';
-
-/** The series of a run as CSV, a row a sample: what a spreadsheet or `brine replay` reads. */
-export function seriesCsv(series: readonly Sample[]): string {
-  const flag = (on: boolean) => (on ? 1 : 0);
-  return writeCsv(
-    [
-      'time',
-      'air_degC',
-      'coil_degC',
-      'product_degC',
-      'frost_kg',
-      'compressor',
-      'fan',
-      'defrost',
-      'alarm',
-      'door',
-    ],
-    series.map((s) => [
-      s.t,
-      Number(s.air.toFixed(2)),
-      Number(s.coil.toFixed(2)),
-      Number(s.product.toFixed(2)),
-      Number(s.frost.toFixed(4)),
-      flag(s.compressor),
-      flag(s.fan),
-      flag(s.phase !== 'regulate'),
-      flag(s.alarm),
-      flag(s.door),
-    ]),
-  );
-}
-
 const looks = [
   'fill',
   'stroke',

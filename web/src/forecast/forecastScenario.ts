@@ -2,10 +2,7 @@ import { goods, type UnitDescription } from '@brine/core/advice';
 import { controlConfig } from '@brine/core/control';
 import { baseValue, isQuantity } from '@brine/core/quantities';
 import type { SettingValues } from '@brine/core/settings';
-import type { DoorUse, Fault, FaultKind, Scenario } from '@brine/core/simulation';
-
-/** How the survey's words for a door stand in the simulator. */
-const doors: Readonly<Record<string, DoorUse>> = { seldom: 'quiet', normal: 'normal', busy: 'busy' };
+import type { Fault, FaultKind, Scenario } from '@brine/core/simulation';
 
 const HOUR = 3600;
 
@@ -25,7 +22,7 @@ export function forecastScenario(
     config,
     template: unit.application,
     choice: isQuantity(unit.ambient) ? { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) } : {},
-    doorUse: doors[unit.doorUse ?? 'normal'] ?? 'normal',
+    doorUse: unit.doorUse ?? 'normal',
     faults,
     seconds: 24 * HOUR,
     warmUp: 24 * HOUR,

@@ -8,7 +8,7 @@ import {
   type RangeUnit,
 } from '../../controllers/index.ts';
 import { settingOf, type SettingValue } from '../../settings/index.ts';
-import { numberOf } from '../match/rowKind.ts';
+import { parseNumber } from '../../quantities/index.ts';
 import type { DraftRow } from './draftRow.ts';
 
 /** Why a row cannot become a parameter as it stands. */
@@ -75,7 +75,7 @@ export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], pa
 
 function encodingOf(row: DraftRow, follows: boolean, tenths: boolean): Encoding | string {
   if (row.choices.length >= 2) return choiceOf(row);
-  const [min, max, standard] = [row.min, row.max, row.default].map((text) => numberOf(text));
+  const [min, max, standard] = [row.min, row.max, row.default].map(parseNumber);
   if (row.min === '' && row.max === '' && row.default === '' && row.setting === null)
     return { type: 'reading', reads: row.description || row.code };
   if (min === null || max === null) return 'expected a range: its least and its greatest value as numbers';

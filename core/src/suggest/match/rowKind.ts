@@ -1,3 +1,4 @@
+import { parseNumber } from '../../quantities/index.ts';
 import type { Setting, SettingKind } from '../../settings/index.ts';
 
 /** What a row's unit and range say of its value; `any` where they say nothing. */
@@ -42,7 +43,7 @@ export function rowKind(row: Measured): RowKind {
   const known = units.find(([pattern]) => pattern.test(unit))?.[1] ?? 'any';
   if (known !== 'any') return known === 'degrees' ? degrees(row) : known;
   if (row.options >= 2) return 'choice';
-  const [min, max] = [numberOf(row.min), numberOf(row.max)];
+  const [min, max] = [parseNumber(row.min), parseNumber(row.max)];
   if (min === null || max === null) return row.min.trim() !== '' && row.max.trim() !== '' ? 'choice' : 'any';
   if (Number.isInteger(min) && Number.isInteger(max) && min >= 0 && max - min <= 12) return 'choice';
   return 'plain';
@@ -50,17 +51,11 @@ export function rowKind(row: Measured): RowKind {
 
 /** Degrees may be a temperature or a width; a narrow range from about nothing is a width, a wide one that goes below freezing a temperature. */
 function degrees(row: Measured): RowKind {
-  const [min, max] = [numberOf(row.min), numberOf(row.max)];
+  const [min, max] = [parseNumber(row.min), parseNumber(row.max)];
   if (min === null || max === null) return 'degrees';
-  if (min === -max && numberOf(row.default) === 0) return 'difference';
+  if (min === -max && parseNumber(row.default) === 0) return 'difference';
   if (min >= 0 && min <= 3 && max <= 30) return 'degrees';
   return 'temperature';
-}
-
-/** A number as booklets print it: decimal comma, a typographic minus. Null where it is none. */
-export function numberOf(text: string): number | null {
-  const plain = text.trim().replace(/[−–]/g, '-').replace(',', '.');
-  return /^[+-]?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
 }
 
 const fits: Readonly<Record<RowKind, Partial<Record<SettingKind, number>>>> = {

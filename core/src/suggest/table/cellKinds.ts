@@ -1,4 +1,4 @@
-import { numberOf } from '../match/rowKind.ts';
+import { parseNumber } from '../../quantities/index.ts';
 
 const unit =
   /^(°|º)?\s?[cf]$|^(°\s?c\s?\/\s?°?\s?f|deg\.?( ?[cf])?|degrees|k|s|sec\.?|seconds?|min\.?|minutes?|h|hr|hrs|hours?|%|v|volts?|bar|psi|kpa|flag|num|h:min|hh:mm|rpm|hz|days?|kwh|1\/min|10 ?s|10 ?min)$/i;
@@ -8,15 +8,15 @@ export const isUnit = (cell: string): boolean => unit.test(cell.trim());
 
 /** A number, or a short option such as `y`, `oF`, `dEF`. */
 export const isValue = (cell: string): boolean =>
-  numberOf(cell) !== null ||
+  parseNumber(cell) !== null ||
   /^[A-Za-z0-9.:+-]{1,5}$/.test(cell.trim()) ||
   /^\d{1,2}:\d{2}$/.test(cell.trim());
 
-/** A code: one short word, with a digit, an odd capital or a stroke, or all in one. */
-export const isCode = (cell: string): boolean =>
-  /^[A-Za-z0-9./_-]{1,7}$/.test(cell.trim()) && numberOf(cell) === null
-    ? true
-    : /^\d{1,4}$/.test(cell.trim());
+/** A code: one short word, or up to four digits; a number with a sign or a point is a value. */
+export const isCode = (cell: string): boolean => {
+  const word = cell.trim();
+  return /^\d{1,4}$/.test(word) || (/^[A-Za-z0-9./_-]{1,7}$/.test(word) && parseNumber(word) === null);
+};
 
 /** A range in one cell, with what is left of it: "-40…99 °F", "0 to 15 min", "n/y", "1..20". */
 export interface RangeCell {

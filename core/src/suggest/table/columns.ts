@@ -1,4 +1,4 @@
-import { numberOf } from '../match/rowKind.ts';
+import { parseNumber } from '../../quantities/index.ts';
 import { isCode, isUnit, isValue, rangeCell } from './cellKinds.ts';
 import type { SplitLine } from './splitLines.ts';
 
@@ -86,7 +86,7 @@ function meanLength(cells: readonly string[]): number {
 function codeScore(cells: readonly string[]): number {
   if (cells.length === 0) return 0;
   const different = new Set(cells).size / cells.length;
-  const numbers = cells.map(numberOf);
+  const numbers = cells.map(parseNumber);
   const countsUp = numbers.every(
     (n, i) => n !== null && Number.isInteger(n) && (i === 0 || n > numbers[i - 1]!),
   );
@@ -109,7 +109,7 @@ function takeNumbers(
   const values = open.filter((i) => {
     const cells = body.map((l) => l.cells[i] ?? '').filter((c) => c !== '');
     return (
-      cells.length > 0 && share(cells, isValue) >= 0.7 && share(cells, (c) => numberOf(c) !== null) >= 0.3
+      cells.length > 0 && share(cells, isValue) >= 0.7 && share(cells, (c) => parseNumber(c) !== null) >= 0.3
     );
   });
   if (values.length === 0 || wanted.length === 0) return;
@@ -120,7 +120,7 @@ function takeNumbers(
   const orders = arrangements(values, wanted);
   const agrees = (order: ReadonlyMap<ColumnRole, number>) =>
     body.filter(({ cells }) => {
-      const at = (role: ColumnRole) => numberOf(cells[order.get(role) ?? roles.indexOf(role)] ?? '');
+      const at = (role: ColumnRole) => parseNumber(cells[order.get(role) ?? roles.indexOf(role)] ?? '');
       const [min, max, standard] = [at('min'), at('max'), at('default')];
       if (min !== null && max !== null && min > max) return false;
       return standard === null || ((min === null || standard >= min) && (max === null || standard <= max));

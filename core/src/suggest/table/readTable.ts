@@ -1,4 +1,4 @@
-import { numberOf } from '../match/rowKind.ts';
+import { parseNumber } from '../../quantities/index.ts';
 import { isCode, isUnit, plain, rangeCell } from './cellKinds.ts';
 import { findColumns, type ColumnRole, type Columns } from './columns.ts';
 import { MOST_LINES, splitLines, type Separator, type SplitLine } from './splitLines.ts';
@@ -107,19 +107,19 @@ function splitCode(cell: string): { code: string; description: string } | null {
     : null;
 }
 
-const plainValue = (text: string) => (numberOf(plain(text)) === null ? text.trim() : plain(text));
+const plainValue = (text: string) => (parseNumber(plain(text)) === null ? text.trim() : plain(text));
 
 /** "3 min" in a column of values: the unit belongs to another column. */
 function withoutUnit(cell: string): string {
   const [value = '', unit = ''] = cell.split(/\s+/);
-  return unit !== '' && numberOf(plain(value)) !== null && isUnit(unit) ? value : cell;
+  return unit !== '' && parseNumber(plain(value)) !== null && isUnit(unit) ? value : cell;
 }
 
 function wrongWith(row: Omit<TableRow, 'problems'>): readonly string[] {
   const problems: string[] = [];
   if (row.code === '') problems.push('no code found on this line');
   if (row.description === '') problems.push('no description found on this line');
-  const [min, max, standard] = [numberOf(row.min), numberOf(row.max), numberOf(row.default)];
+  const [min, max, standard] = [parseNumber(row.min), parseNumber(row.max), parseNumber(row.default)];
   if ((row.min === '') !== (row.max === '')) problems.push('only one end of the range found');
   if (min !== null && max !== null && min > max)
     problems.push(`the least value ${row.min} is above the greatest, ${row.max}`);
