@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { line, scaleLinear, select, zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3';
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import { line, scaleLinear } from 'd3';
+import { computed, ref } from 'vue';
 import { quantity, valueIn } from '@brine/core/quantities';
-import { seriesCsv, type Sample, type Simulated } from '@brine/core/simulation';
+import type { Sample, Simulated } from '@brine/core/simulation';
 import { useDisplay } from '../shared/display/displayStore.ts';
-import { saveFile } from '../shared/ui/saveFile.ts';
-import { pngOf, standaloneSvg } from './exportStrip.ts';
-import { eventWords, laneNames, lanesOf, type LaneName } from './lanes.ts';
+import { laneNames, lanesOf, type LaneName } from './lanes.ts';
+import { clock, eventsNear, readingAt } from './stripReading.ts';
+import StripTools from './StripTools.vue';
+import { useStripZoom } from './useStripZoom.ts';
 
 /**
  * A day: hours across, temperatures on top, a lane for each output below. A second run may lie under the first. Wheel, pinch and the buttons zoom;
@@ -22,8 +23,7 @@ const props = defineProps<{
 const display = useDisplay();
 const frame = ref<HTMLElement | null>(null);
 const svg = ref<SVGSVGElement | null>(null);
-const width = ref(800);
-const transform = shallowRef<ZoomTransform>(zoomIdentity);
+const { width, transform, zoomBy } = useStripZoom(frame, svg);
 const at = ref<number | null>(null);
 const LEFT = 92;
 const RIGHT = 24;
@@ -55,28 +55,51 @@ const curve = (series: readonly Sample[], of: (s: Sample) => number) =>
   line<Sample>()
     .x((s) => x.value(s.t))
     .y((s) => y.value(shown(of(s))))(series as Sample[]) ?? '';
-const curves = computed(() => [
-  ...(props.under
-    ? [
-        {
-          id: 'under',
-          d: curve(props.under.series, (s) => s.air),
-          stroke: 'var(--color-soft)',
-          dash: '4 3',
-          wide: 1.4,
-        },
-      ]
-    : []),
-  { id: 'coil', d: curve(props.run.series, (s) => s.coil), stroke: 'var(--color-cold)', dash: '', wide: 1 },
-  {
-    id: 'product',
-    d: curve(props.run.series, (s) => s.product),
-    stroke: 'var(--color-good)',
-    dash: '2 2',
-    wide: 1.6,
-  },
-  { id: 'air', d: curve(props.run.series, (s) => s.air), stroke: 'var(--color-ink)', dash: '', wide: 1.8 },
-]);
+/** Curves from back to front: the day underneath, coil, product, air. */
+const curves = computed(() => {
+  const { run, under } = props;
+  const drawn = (id: string, d: string, stroke: string, dash: string, wide: number) => ({
+    id,
+    d,
+    stroke,
+    dash,
+    wide,
+  });
+  return [
+    ...(under
+      ? [
+          drawn(
+            'under',
+            curve(under.series, (s) => s.air),
+            'var(--color-soft)',
+            '4 3',
+            1.4,
+          ),
+        ]
+      : []),
+    drawn(
+      'coil',
+      curve(run.series, (s) => s.coil),
+      'var(--color-cold)',
+      '',
+      1,
+    ),
+    drawn(
+      'product',
+      curve(run.series, (s) => s.product),
+      'var(--color-good)',
+      '2 2',
+      1.6,
+    ),
+    drawn(
+      'air',
+      curve(run.series, (s) => s.air),
+      'var(--color-ink)',
+      '',
+      1.8,
+    ),
+  ];
+});
 const lanes = computed(() => {
   const own = lanesOf(props.run.series, end.value);
   const under = props.under ? lanesOf(props.under.series, end.value) : null;
@@ -103,45 +126,17 @@ const hourTicks = computed(() => {
   const first = Math.ceil(from / 3600 / step) * step;
   return Array.from({ length: Math.floor(to / 3600 / step - first / step) + 1 }, (_, i) => first + i * step);
 });
-const clock = (seconds: number) => {
-  const minutes = Math.floor(seconds / 60);
-  return `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
-};
-
-const sample = computed(() => {
-  if (at.value === null) return null;
-  const { series } = props.run;
-  const step = series.length > 1 ? series[1]!.t - series[0]!.t : 1;
-  return series[Math.min(series.length - 1, Math.max(0, Math.round(at.value / step)))] ?? null;
-});
-const near = computed(() =>
+const reading = computed(() =>
   at.value === null
-    ? []
-    : props.run.events
-        .filter((e) => Math.abs(e.t - at.value!) <= 300)
-        .flatMap((e) => {
-          const words = eventWords(e);
-          return words ? [`${clock(e.t)} ${words}`] : [];
-        })
-        .slice(0, 3),
+    ? 'Point at the strip, or use the arrow keys, to read it.'
+    : readingAt(props.run.series, at.value, display.unit),
 );
-const degrees = (celsius: number) => `${shown(celsius).toFixed(1)} ${display.unit === 'degF' ? '°F' : '°C'}`;
-const reading = computed(() => {
-  const s = sample.value;
-  if (!s) return 'Point at the strip, or use the arrow keys, to read it.';
-  const on = [
-    s.compressor && 'runs',
-    s.fan && 'fan',
-    s.phase !== 'regulate' && s.phase,
-    s.alarm && 'alarm',
-    s.door && 'door open',
-  ];
-  return `${clock(s.t)}: air ${degrees(s.air)}, coil ${degrees(s.coil)}, product ${degrees(s.product)}, ice ${(s.frost * 1000).toFixed(0)} g; ${on.filter(Boolean).join(', ') || 'all off'}`;
-});
+const near = computed(() => (at.value === null ? [] : eventsNear(props.run.events, at.value)));
 
+const inDay = (seconds: number) => Math.min(end.value, Math.max(0, seconds));
 function point(event: PointerEvent) {
   const box = svg.value!.getBoundingClientRect();
-  at.value = Math.min(end.value, Math.max(0, x.value.invert(event.clientX - box.left)));
+  at.value = inDay(x.value.invert(event.clientX - box.left));
 }
 function key(event: KeyboardEvent) {
   const step = event.shiftKey ? 3600 : 300;
@@ -149,39 +144,8 @@ function key(event: KeyboardEvent) {
   if (by === 0) return;
   event.preventDefault();
   event.stopPropagation();
-  at.value = Math.min(end.value, Math.max(0, (at.value ?? end.value / 2) + by));
+  at.value = inDay((at.value ?? end.value / 2) + by);
 }
-const zooming = zoom<SVGSVGElement, unknown>()
-  .scaleExtent([1, 48])
-  .on('zoom', (event: D3ZoomEvent<SVGSVGElement, unknown>) => (transform.value = event.transform));
-function zoomBy(factor: number) {
-  if (svg.value) select(svg.value).call(zooming.scaleBy, factor);
-}
-async function save(kind: 'csv' | 'svg' | 'png') {
-  const name = `day-strip.${kind}`;
-  if (kind === 'csv') return saveFile(name, new Blob([seriesCsv(props.run.series)], { type: 'text/csv' }));
-  const drawing = standaloneSvg(svg.value!);
-  if (kind === 'svg') return saveFile(name, new Blob([drawing], { type: 'image/svg+xml' }));
-  const picture = await pngOf(drawing, width.value, bottom.value + 24);
-  if (picture) saveFile(name, picture);
-}
-const watcher = new ResizeObserver(([entry]) => {
-  width.value = Math.max(300, entry!.contentRect.width);
-  zooming
-    .translateExtent([
-      [0, 0],
-      [width.value, 0],
-    ])
-    .extent([
-      [0, 0],
-      [width.value, 100],
-    ]);
-});
-onMounted(() => {
-  watcher.observe(frame.value!);
-  select(svg.value!).call(zooming);
-});
-onBeforeUnmount(() => watcher.disconnect());
 </script>
 
 <template>
@@ -297,13 +261,7 @@ onBeforeUnmount(() => watcher.disconnect());
         >{{ reading
         }}<span v-for="words in near" :key="words" class="block text-soft">{{ words }}</span></span
       >
-      <span class="flex gap-2">
-        <button type="button" class="link min-h-9 px-1" @click="zoomBy(2)">zoom in</button>
-        <button type="button" class="link min-h-9 px-1" @click="zoomBy(0.5)">zoom out</button>
-        <button type="button" class="link min-h-9 px-1" data-test="save-csv" @click="save('csv')">CSV</button>
-        <button type="button" class="link min-h-9 px-1" @click="save('svg')">SVG</button>
-        <button type="button" class="link min-h-9 px-1" data-test="save-png" @click="save('png')">PNG</button>
-      </span>
+      <StripTools :run="run" :drawing="svg" @zoom="zoomBy" />
     </figcaption>
   </figure>
 </template>

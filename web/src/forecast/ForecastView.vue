@@ -17,31 +17,34 @@ const SAMPLE = 30;
 const display = useDisplay();
 /** A fault tried on both: what would the control do with these settings. */
 const fault = ref<FaultKind | ''>('');
-const planned = useRun(() => forecastScenario(props.unit, props.values, faultsOf(fault.value)), SAMPLE);
+const scenario = computed(() => forecastScenario(props.unit, props.values, faultsOf(fault.value)));
+const storage = computed(() =>
+  typeof scenario.value === 'string' ? { min: null, max: null } : scenario.value.storage,
+);
+const planned = useRun(() => scenario.value, SAMPLE);
 const old = useRun(
   () => (props.found ? forecastScenario(props.unit, props.found, faultsOf(fault.value)) : null),
   SAMPLE,
 );
 const share = computed(() => planned.share.value ?? old.share.value);
 const limits = computed(() => {
-  const scenario = forecastScenario(props.unit, props.values);
-  if (typeof scenario === 'string') return [];
-  const { min, max } = scenario.storage;
+  const { min, max } = storage.value;
   return [
     ...(max === null ? [] : [{ name: 'goods: warmest', celsius: max }]),
     ...(min === null ? [] : [{ name: 'goods: coldest', celsius: min }]),
   ];
 });
-/** What each day says against its settings. */
-const judged = computed(() => {
-  const scenario = forecastScenario(props.unit, props.values);
-  const storage = typeof scenario === 'string' ? { min: null, max: null } : scenario.storage;
-  return runs.value.map((run) => ({ name: run.name, against: judgeRun(run.figures, storage, display.unit) }));
-});
 const runs = computed(() => [
   ...(old.result.value ? [{ name: 'As found', figures: old.result.value.figures }] : []),
   ...(planned.result.value ? [{ name: 'As set', figures: planned.result.value.figures }] : []),
 ]);
+/** What each day says against its settings. */
+const judged = computed(() =>
+  runs.value.map((run) => ({
+    name: run.name,
+    against: judgeRun(run.figures, storage.value, display.unit),
+  })),
+);
 function stop() {
   planned.stop();
   old.stop();

@@ -1,0 +1,41 @@
+import type { ControlEvent } from '@brine/core/control';
+import type { TemperatureUnit } from '@brine/core/quantities';
+import { printFor, quantity } from '@brine/core/quantities';
+import type { Sample } from '@brine/core/simulation';
+import { eventWords } from './lanes.ts';
+
+/** A second of the run as a clock shows it. */
+export function clock(seconds: number): string {
+  const minutes = Math.floor(seconds / 60);
+  return `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** Everything the strip holds at a second, in one sentence. */
+export function readingAt(series: readonly Sample[], at: number, unit: TemperatureUnit): string {
+  const step = series.length > 1 ? series[1]!.t - series[0]!.t : 1;
+  const s = series[Math.min(series.length - 1, Math.max(0, Math.round(at / step)))];
+  if (!s) return '';
+  const degrees = (celsius: number) => printFor(quantity(celsius, 'degC'), unit);
+  const on = [
+    s.compressor && 'runs',
+    s.fan && 'fan',
+    s.phase !== 'regulate' && s.phase,
+    s.alarm && 'alarm',
+    s.door && 'door open',
+  ].filter(Boolean);
+  return `${clock(s.t)}: air ${degrees(s.air)}, coil ${degrees(s.coil)}, product ${degrees(s.product)}, ice ${(s.frost * 1000).toFixed(0)} g; ${on.join(', ') || 'all off'}`;
+}
+
+const NEAR = 300;
+const MOST = 3;
+
+/** What happened within five minutes of a second, with its reason. */
+export function eventsNear(events: readonly ControlEvent[], at: number): readonly string[] {
+  return events
+    .filter((e) => Math.abs(e.t - at) <= NEAR)
+    .flatMap((e) => {
+      const words = eventWords(e);
+      return words ? [`${clock(e.t)} ${words}`] : [];
+    })
+    .slice(0, MOST);
+}
