@@ -1,8 +1,29 @@
+import type { Page } from 'puppeteer-core';
 import { byTest, click, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
-import { expectHolds, type EndToEndTest } from './support/suite.ts';
+import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
+
+/** The figures once no run is under way, and they stay so for a second: on a slow machine values may still be arriving. */
+async function settledFigures(page: Page): Promise<string> {
+  await page.waitForSelector(byTest('figures'));
+  const read = () =>
+    page.evaluate(
+      (at) =>
+        document.querySelector('progress') ? null : document.querySelector<HTMLElement>(at)!.innerText,
+      byTest('figures'),
+    );
+  const began = Date.now();
+  for (let since = began, last = await read(); Date.now() - began < 60_000;) {
+    await new Promise((done) => setTimeout(done, 200));
+    const now = await read();
+    if (now === null || now !== last) since = Date.now();
+    else if (Date.now() - since > 1000) return now;
+    last = now;
+  }
+  throw new Error('the figures did not come to rest within a minute');
+}
 
 /** What the values will do, on the page. */
 export const forecast: EndToEndTest = {
@@ -15,10 +36,7 @@ export const forecast: EndToEndTest = {
         async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
       );
       await page.goto(`${server.base}/jobs/${id}/program/forecast`, { waitUntil: 'networkidle0' });
-      await page.waitForSelector(byTest('figures'));
-      await page.waitForFunction(() => !document.querySelector('progress'));
-      const figures = () => page.$eval(byTest('figures'), (node) => (node as HTMLElement).innerText);
-      const before = await figures();
+      const before = await settledFigures(page);
       expectHolds(before, 'As found', 'the old settings beside');
       expectHolds(before, 'As set', 'the plan');
       await seeText(page, 'of ice grow over the run');
@@ -46,11 +64,11 @@ export const forecast: EndToEndTest = {
       );
       await page.select(byTest('what-if'), '');
       await page.waitForFunction(
-        (at, was) => document.querySelector<HTMLElement>(at)!.innerText === was,
+        (at) => !/ 0 \/ [1-9]/.test(document.querySelector<HTMLElement>(at)!.innerText.replace(/\s+/g, ' ')),
         {},
         byTest('figures'),
-        before,
       );
+      expectSame(await settledFigures(page), before, 'the same day again, to the digit');
 
       // A flag on the rule is moved: another day.
       await page.focus('[data-mark="cutIn"]');

@@ -8,6 +8,7 @@ import { call } from '../shared/api/client.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import FamilyList from '../shared/job/FamilyList.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
+import { writtenHere } from '../shared/job/writtenHere.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -26,10 +27,7 @@ const refused = ref<{ message: string; faults: readonly { field: string; message
 const chosen = computed(() => props.hash || controllers.value[0]?.hash);
 const definition = computed(() => definitionByHash(chosen.value));
 const versions = computed(() => controllers.value.filter((c) => c.id === definition.value?.id));
-/** Written down here, so that a new version can begin with what this one was written from. */
-const isOwn = computed(
-  () => typeof (definition.value?.['writing'] as { text?: unknown } | undefined)?.text === 'string',
-);
+const isOwn = computed(() => !!definition.value && writtenHere(definition.value));
 
 /** Hands the definition out as the file that any installation takes in. */
 function exportFile() {

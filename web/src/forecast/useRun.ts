@@ -54,7 +54,11 @@ export function useRun(scenario: () => Scenario | string | null, sampleEvery: nu
       if (typeof next === 'string' || next === null) {
         stop();
         result.value = null;
-      } else timer = setTimeout(() => start(next), REST_MS);
+      } else {
+        // Said at once: what is shown is no longer what is set.
+        share.value = 0;
+        timer = setTimeout(() => start(next), REST_MS);
+      }
     },
     { immediate: true },
   );

@@ -5,7 +5,7 @@ import { definitionByHash } from '../shared/job/definitions.ts';
 import FamilyList from '../shared/job/FamilyList.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
 import FormProblem from '../shared/ui/FormProblem.vue';
-import PracticeBench from './PracticeBench.vue';
+import PracticeBench from '../shared/bench/PracticeBench.vue';
 
 const props = defineProps<{ hash?: string }>();
 const { controllers, problem } = useControllers();

@@ -13,6 +13,7 @@ import {
 } from '@brine/core/controllers';
 import { printShown } from '@brine/core/handover';
 import { foundSheet, type ProgramRow } from '@brine/core/jobs';
+import { parseNumber } from '@brine/core/quantities';
 import { settingOf } from '@brine/core/settings';
 import { useJob } from '../shared/job/useJob.ts';
 
@@ -89,9 +90,8 @@ export function useCompare() {
       .filter((p) => oldSheet.value.has(p.code) && settingsOf(p).some((id) => row.settings.includes(id)))
       .map((p) => {
         const typed = oldSheet.value.get(p.code)!;
-        const number = Number(typed.replace('−', '-').replace(',', '.'));
-        const value = p.encoding.type === 'number' && Number.isFinite(number) ? number : typed;
-        return `${p.code} ${printShown(p, value, display)}`;
+        const number = p.encoding.type === 'number' ? parseNumber(typed) : null;
+        return `${p.code} ${printShown(p, number ?? typed, display)}`;
       })
       .join(', ');
   }

@@ -12,6 +12,7 @@ import {
   type Wish,
 } from '@brine/core/panel';
 import type { ProgramRow } from '@brine/core/jobs';
+import { parseNumber } from '@brine/core/quantities';
 import { mainMenuOf } from '@brine/core/controllers';
 import { useJob } from '../shared/job/useJob.ts';
 import type { Cabinet } from './useCabinet.ts';
@@ -117,9 +118,9 @@ export type Strokes = ReturnType<typeof useStrokes>;
 function standing(row: ProgramRow): readonly Wish[] {
   if (row.state === 'keyed') return [{ code: row.code, value: row.value }];
   if (row.state !== 'showsElse' || row.shown === null) return [];
-  const number = Number(row.shown.replace('−', '-').replace(',', '.'));
   if (row.parameter.encoding.type !== 'number') return [{ code: row.code, value: row.shown }];
-  return Number.isFinite(number) && row.shown.trim() !== '' ? [{ code: row.code, value: number }] : [];
+  const number = parseNumber(row.shown);
+  return number === null ? [] : [{ code: row.code, value: number }];
 }
 
 function attempt(plan: () => readonly PlanStep[]): {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import PracticeBench from '../practice/PracticeBench.vue';
+import PracticeBench from '../shared/bench/PracticeBench.vue';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import { useControllers } from '../shared/job/useControllers.ts';
 import { useSession } from '../shared/session/sessionStore.ts';

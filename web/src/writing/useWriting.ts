@@ -17,6 +17,7 @@ import {
   type PanelAnswers,
 } from '@brine/core/suggest';
 import { call } from '../shared/api/client.ts';
+import { writtenHere } from '../shared/job/writtenHere.ts';
 
 /** What somebody has written down and decided so far. Kept in this browser, and inside the definition once it is saved. */
 export interface Writing {
@@ -152,8 +153,7 @@ export type LiveWriting = ReturnType<typeof useWriting>;
 
 /** What a definition was written from, where it was written here. */
 export function writingOf(definition: ControllerDefinition): Writing | null {
-  const found = definition['writing'] as Partial<Writing> | undefined;
-  return typeof found?.text === 'string' ? { ...blank, ...found } : null;
+  return writtenHere(definition) ? { ...blank, ...(definition['writing'] as Partial<Writing>) } : null;
 }
 
 /** An id from a name: lower case, words joined by strokes. */

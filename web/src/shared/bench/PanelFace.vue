@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted } from 'vue';
 import type { Machine } from '@brine/core/panel';
-import { isTyping } from '../shared/keys/keyRegistry.ts';
+import { isTyping } from '../keys/keyRegistry.ts';
 import type { LivePanel } from './useLivePanel.ts';
 
 /** A control's front: display, keys for mouse, touch and keyboard, and what is hidden behind the cover. */

@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue';
-import { call, messageOf, type ApiError } from '../shared/api/client.ts';
-import type { ProgressLine } from '../shared/api/types.ts';
+import { call, messageOf, type ApiError } from '../api/client.ts';
+import type { ProgressLine } from '../api/types.ts';
 import type { DrillResult } from './useDrill.ts';
 
 /** A finished drill that still has to reach the server. */

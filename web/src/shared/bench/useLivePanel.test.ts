@@ -8,7 +8,7 @@ import { useReplay } from './useReplay.ts';
 
 const machine = machineOf(
   JSON.parse(
-    readFileSync(new URL('../../../demo/controllers/marl-4.controller.json', import.meta.url), 'utf8'),
+    readFileSync(new URL('../../../../demo/controllers/marl-4.controller.json', import.meta.url), 'utf8'),
   ),
 )!;
 let scope: EffectScope;

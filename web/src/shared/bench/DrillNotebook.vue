@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { Notebook } from '@brine/core/practice';
-import AppButton from '../shared/ui/AppButton.vue';
+import AppButton from '../ui/AppButton.vue';
 
 /** Where alarm codes are written down before they are cleared. */
 defineProps<{ notebook: Notebook; closed: boolean }>();

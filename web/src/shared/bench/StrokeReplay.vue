@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { strokeSentence, type Machine } from '@brine/core/panel';
 import type { Drill } from '@brine/core/practice';
-import AppButton from '../shared/ui/AppButton.vue';
+import AppButton from '../ui/AppButton.vue';
 import type { LivePanel } from './useLivePanel.ts';
 import { useReplay } from './useReplay.ts';
 

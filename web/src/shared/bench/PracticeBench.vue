@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { deedWords, type Machine } from '@brine/core/panel';
-import { newId } from '../shared/outbox/identity.ts';
-import CautionNote from '../shared/ui/CautionNote.vue';
-import FormProblem from '../shared/ui/FormProblem.vue';
+import { newId } from '../outbox/identity.ts';
+import CautionNote from '../ui/CautionNote.vue';
+import FormProblem from '../ui/FormProblem.vue';
 import DrillCard from './DrillCard.vue';
 import PanelFace from './PanelFace.vue';
 import ProgressTable from './ProgressTable.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { drillKinds, type DrillKind } from '@brine/core/practice';
-import type { ProgressLine } from '../shared/api/types.ts';
-import { useSession } from '../shared/session/sessionStore.ts';
+import type { ProgressLine } from '../api/types.ts';
+import { useSession } from '../session/sessionStore.ts';
 import { drillWords } from './drillWords.ts';
 
 /** Drills done on one family: runs, passed, best time. A lead sees everybody's, one's own first. */

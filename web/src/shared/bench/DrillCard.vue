@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Machine } from '@brine/core/panel';
 import { drillsOf } from '@brine/core/practice';
-import AppButton from '../shared/ui/AppButton.vue';
+import AppButton from '../ui/AppButton.vue';
 import DrillGoal from './DrillGoal.vue';
 import DrillMark from './DrillMark.vue';
 import DrillNotebook from './DrillNotebook.vue';
