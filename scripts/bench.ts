@@ -1,5 +1,4 @@
-import { boxOf, restingBox, stepBox } from '@brine/core/plant';
-import { readScenario, simulate, type Scenario } from '@brine/core/simulation';
+import { benchSimulation } from './bench/simulation.ts';
 import { readFileSync } from 'node:fs';
 import { check, plan, readUnit, type UnitDescription } from '@brine/core/advice';
 import {
@@ -122,34 +121,4 @@ line(
   'parsing their JSON',
 );
 
-// A week of control and box, without a series, against the box's steps alone: what the control and the counting cost.
-const scenario = readScenario({ ...JSON.parse(scenarioText), warmUpHours: 0, hours: 168 }) as Scenario;
-const boxAlone = () => {
-  const parameters = boxOf(scenario.template, scenario.choice);
-  const state = restingBox(-20);
-  const flows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
-  const drive = {
-    compressor: true,
-    heater: false,
-    hotGas: false,
-    fan: true,
-    airHeater: false,
-    doorOpen: false,
-    ambient: 30,
-    ambientRatio: 0.0147,
-    capacityFactor: 1,
-    condenserRise: 0,
-    heaterFactor: 1,
-    fanFactor: 1,
-  };
-  for (let t = 0; t < scenario.seconds; t += 1) {
-    drive.compressor = t % 1200 < 700;
-    stepBox(parameters, state, drive, 1, flows);
-  }
-};
-line(
-  'a week of control and box at 1 s, with events',
-  least(() => simulate(scenario), 3, 1),
-  least(boxAlone, 3, 1),
-  `the box alone: ${least(() => simulate(scenario), 2, 1).toFixed(0)} ms on this machine`,
-);
+await benchSimulation(scenarioText, { least, line });

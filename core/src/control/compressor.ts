@@ -9,17 +9,18 @@ export function workOutCompressor(
   doorStops: boolean,
   emit: Emit,
 ): void {
-  const wanted = wantedNow(config, state, doorStops);
+  const forbidden = forbiddenBy(config, state, doorStops);
+  const on = forbidden === '' && (state.phase === 'defrost' || state.call);
   const { t, out } = state;
   if (out.compressor) {
-    const mayStop = wanted.atOnce || t - state.lastStart >= config.compressor.minOn;
-    if (wanted.on || !mayStop) return;
+    // What forbids it stops it at once; a call that ended waits for the least running time.
+    if (on || (forbidden === '' && t - state.lastStart < config.compressor.minOn)) return;
     out.compressor = false;
     state.lastStop = t;
-    emit({ t, kind: 'compressor', value: false, reason: wanted.reason });
+    emit({ t, kind: 'compressor', value: false, reason: forbidden || called(state) });
     return;
   }
-  if (!wanted.on) {
+  if (!on) {
     state.held = '';
     return;
   }
@@ -28,28 +29,26 @@ export function workOutCompressor(
     out.compressor = true;
     state.lastStart = t;
     state.held = '';
-    emit({ t, kind: 'compressor', value: true, reason: wanted.reason });
+    emit({ t, kind: 'compressor', value: true, reason: called(state) });
   } else if (hold.name !== state.held) {
     state.held = hold.name;
     emit({ t, kind: 'held', value: hold.name, numbers: { seconds: hold.seconds } });
   }
 }
 
-function wantedNow(
-  config: ControlConfig,
-  state: ControlState,
-  doorStops: boolean,
-): { readonly on: boolean; readonly atOnce: boolean; readonly reason: string } {
-  if (state.standby) return { on: false, atOnce: true, reason: 'standby' };
-  if (doorStops && config.compressor.stopsAtDoor) return { on: false, atOnce: true, reason: 'doorOpen' };
-  if (state.causes.input && config.alarms.inputStops)
-    return { on: false, atOnce: true, reason: 'alarmInput' };
-  if (state.phase === 'drain') return { on: false, atOnce: true, reason: 'drain' };
-  if (state.phase === 'defrost')
-    return config.defrost.method === 'hotGas'
-      ? { on: true, atOnce: false, reason: 'hotGas' }
-      : { on: false, atOnce: true, reason: 'defrost' };
-  return { on: state.call, atOnce: false, reason: state.air.failed ? 'probeFault' : 'demand' };
+/** What forbids the compressor whatever the call is; empty where nothing does. In a hot gas defrost it runs without a call. */
+function forbiddenBy(config: ControlConfig, state: ControlState, doorStops: boolean): string {
+  if (state.standby) return 'standby';
+  if (doorStops && config.compressor.stopsAtDoor) return 'doorOpen';
+  if (state.causes.input && config.alarms.inputStops) return 'alarmInput';
+  if (state.phase === 'drain') return 'drain';
+  return state.phase === 'defrost' && config.defrost.method !== 'hotGas' ? 'defrost' : '';
+}
+
+/** What calls it, or called it. */
+function called(state: ControlState): string {
+  if (state.phase === 'defrost') return 'hotGas';
+  return state.air.failed ? 'probeFault' : 'demand';
 }
 
 /** The hold that ends last; null where the compressor may start. Hot gas waits for no call. */

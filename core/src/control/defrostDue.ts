@@ -7,7 +7,7 @@ const IN_A_ROW = 300;
 
 /** Counts the air-to-coil difference while the compressor has run long enough: the mean over a window, the smallest of a clean coil. */
 export function countDemand(config: ControlConfig, state: ControlState): void {
-  if (config.defrost.initiation !== 'demand' || state.phase !== 'regulate') return;
+  if (state.phase !== 'regulate') return;
   const { counts, t } = state;
   if (!state.out.compressor || t - state.lastStart < SETTLE) return;
   const difference = state.air.value - state.coil.value;

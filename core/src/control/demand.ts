@@ -1,4 +1,4 @@
-import type { ControlConfig, OnFault, StageConfig } from './config.ts';
+import type { ControlConfig, OnFault, Placement, StageConfig } from './config.ts';
 import type { ControlState } from './state.ts';
 
 /** Values typed in °F meet their limits within this (K). */
@@ -8,25 +8,29 @@ export const EPSILON = 1e-6;
 export const actingSetpoint = (config: ControlConfig, state: ControlState): number =>
   state.setbackOn ? state.setpoint + config.setback : state.setpoint;
 
+/** Share of the differential that lies on the far side of the set point: where a stage stops is the set point less that share. */
+const shareBelow = (placement: Placement): number =>
+  placement === 'setpointIsCutOut' ? 0 : placement === 'setpointIsCutIn' ? 1 : 0.5;
+
 /** Where a stage stops and starts, °C. */
 export function bandOf(
   stage: StageConfig,
   setpoint: number,
 ): { readonly cutOut: number; readonly cutIn: number } {
-  const { differential: d, placement, heat } = stage;
-  const up = heat ? -d : d;
-  if (placement === 'setpointIsCutOut') return { cutOut: setpoint, cutIn: setpoint + up };
-  if (placement === 'setpointIsCutIn') return { cutOut: setpoint - up, cutIn: setpoint };
-  return { cutOut: setpoint - up / 2, cutIn: setpoint + up / 2 };
+  const up = stage.heat ? -stage.differential : stage.differential;
+  const cutOut = setpoint - shareBelow(stage.placement) * up;
+  return { cutOut, cutIn: cutOut + up };
 }
 
 /** A stage's demand: on at cut-in, off at cut-out, otherwise as it was. Without a differential on beyond the set point, off at it. */
 export function demandOf(stage: StageConfig, setpoint: number, reading: number, before: boolean): boolean {
   const sign = stage.heat ? -1 : 1;
   if (stage.differential === 0) return sign * (reading - setpoint) > EPSILON;
-  const { cutOut, cutIn } = bandOf(stage, setpoint);
-  if (sign * (reading - cutIn) >= -EPSILON) return true;
-  if (sign * (reading - cutOut) <= EPSILON) return false;
+  // Beyond the set point in the direction of the call; no object is made, this runs every second.
+  const beyond = sign * (reading - setpoint);
+  const out = -shareBelow(stage.placement) * stage.differential;
+  if (beyond >= out + stage.differential - EPSILON) return true;
+  if (beyond <= out + EPSILON) return false;
   return before;
 }
 

@@ -10,4 +10,5 @@ export {
   type Phase,
 } from './state.ts';
 export { tick } from './tick.ts';
+export { letPass, quietFor } from './quiet.ts';
 export { bandOf } from './demand.ts';

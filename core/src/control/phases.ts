@@ -12,11 +12,12 @@ export function movePhases(
   inputs: ControlInputs,
   emit: Emit,
 ): void {
-  const stop = inputs.commands.some((c) => c.does === 'stopDefrost');
+  const told = inputs.commands.length > 0;
+  const stop = told && inputs.commands.some((c) => c.does === 'stopDefrost');
   if (state.phase === 'defrost') endDefrost(config, state, stop, emit);
   if (state.phase === 'drain' && state.t - state.phaseBegan >= config.defrost.drain)
     regulate(state, 'drained', emit);
-  const asked = inputs.commands.some((c) => c.does === 'startDefrost');
+  const asked = told && inputs.commands.some((c) => c.does === 'startDefrost');
   if (asked) startByHand(config, state, emit);
   if (state.phase !== 'regulate') return;
   const due = defrostDue(config, state, inputs.timeOfDay);

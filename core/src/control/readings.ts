@@ -27,6 +27,12 @@ function take(
   t: number,
   emit: Emit,
 ): void {
+  // The usual second: a good probe that was good before.
+  if (!probe.failed && corrected - corrected === 0) {
+    const before = probe.value;
+    probe.value = share === 1 || before !== before ? corrected : before + (corrected - before) * share;
+    return;
+  }
   const failed = Number.isNaN(corrected);
   if (failed !== probe.failed) emit({ t, kind: 'probeFault', value: failed, reason: name });
   if (failed) probe.value = Number.NaN;

@@ -6,7 +6,6 @@ import type { ControlState } from './state.ts';
 /** The second stage at this tick: it goes on in defrost and drain. As an alarm contact it is set after the alarms. */
 export function workOutStage2(config: ControlConfig, state: ControlState, emit: Emit): void {
   const { stage2 } = config;
-  if (stage2.function !== 'thermostat') return;
   const setpoint = stage2.setpoint ?? actingSetpoint(config, state) + stage2.offset;
   if (!state.air.failed) state.demand2 = demandOf(stage2, setpoint, state.air.value, state.demand2);
   const { faultOn, faultOff } = config.compressor;

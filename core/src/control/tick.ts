@@ -23,14 +23,14 @@ export function tick(
   if (inputs.commands.length > 0) takeCommands(config, state, inputs, emit);
   takeReadings(config, state, inputs, emit);
   const doorStops = watchDoor(config, state, inputs.doorOpen);
-  watchInput(config, state, inputs, emit);
+  if (inputs.alarmInput || state.inputSince >= 0) watchInput(config, state, inputs, emit);
   workOutCall(config, state);
-  countDemand(config, state);
+  if (config.defrost.initiation === 'demand') countDemand(config, state);
   if (!state.standby) movePhases(config, state, inputs, emit);
   setDefrost(config, state, emit);
   workOutCompressor(config, state, doorStops, emit);
   workOutFan(config, state, doorStops, emit);
-  workOutStage2(config, state, emit);
+  if (config.stage2.function === 'thermostat') workOutStage2(config, state, emit);
   workOutAlarms(config, state, emit);
   // Run time counts the second that now begins; in a hot gas defrost it does not count.
   if (state.out.compressor && state.phase === 'regulate') state.runSeconds += 1;

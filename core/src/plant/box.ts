@@ -127,23 +127,84 @@ export function restingBox(temperature: number): BoxState {
   };
 }
 
-/** Share of a clean coil's conductance that frost leaves: full fins let little air through (common practice: a tenth at twice the filling). */
-const clear = (frost: number, full: number) => 1 / (1 + (frost / full) ** 2 * 1.2);
+/** What decays in a step and depends on nothing but the box and the step: worked out once for the box at hand. */
+interface Decays {
+  readonly of: BoxParameters | null;
+  readonly dt: number;
+  readonly probe: number;
+  readonly coilProbe: number;
+  readonly rising: number;
+  readonly falling: number;
+  readonly drain: number;
+}
+let decays: Decays = { of: null, dt: 0, probe: 0, coilProbe: 0, rising: 0, falling: 0, drain: 0 };
+
+function decaysOf(p: BoxParameters, dt: number): Decays {
+  if (decays.of === p && decays.dt === dt) return decays;
+  const gone = (time: number) => 1 - Math.exp(-dt / time);
+  decays = {
+    of: p,
+    dt,
+    probe: gone(p.probeLag),
+    coilProbe: gone(p.coilProbeLag),
+    rising: gone(p.startUp),
+    falling: gone(STOPPING),
+    drain: gone(p.drainTime),
+  };
+  return decays;
+}
+
+/** Time in which the refrigerant comes to rest after a stop, s. */
+const STOPPING = 5;
+
+/**
+ * What flows at a zone in a step. Kept between steps and written over: numbers handed from function to function would be boxed, and a month has 2.6 million
+ * steps.
+ */
+interface ZoneFlow {
+  /** To the air, W/K. */
+  toAir: number;
+  /** Humidity ratio of the air that touches it. */
+  ratio: number;
+  /** What the refrigerant takes, W. */
+  cooling: number;
+  /** Heat and vapour that come to it in the step, J and kg; water that drains from it, kg. */
+  heat: number;
+  vapour: number;
+  drained: number;
+}
+const zoneFlow = (): ZoneFlow => ({
+  toAir: 0.5,
+  ratio: 0.5,
+  cooling: 0.5,
+  heat: 0.5,
+  vapour: 0.5,
+  drained: 0.5,
+});
+const flow1 = zoneFlow();
+const flow2 = zoneFlow();
+/** The machine's side of a step: where it condenses, the share of its capacity at hand, where it evaporates. */
+const cycle = { condensing: 0.5, share: 0.5, evaporating: 0.5 };
 
 /**
  * One step of `dt` seconds. Air and moisture go exponentially towards where the flows of the step lead them, and every other node is given
  * exactly what they took: so heat and water are conserved to rounding, whatever the step.
  */
 export function stepBox(p: BoxParameters, s: BoxState, d: BoxDrive, dt: number, flows: BoxFlows): void {
+  const decay = decaysOf(p, dt);
   const mass = p.airMass;
   const exchange =
     p.leak + (d.doorOpen ? doorFlow(p.door, [s.air, s.ratio], [d.ambient, d.ambientRatio], d.fan) : 0);
   const wind = d.fan ? d.fanFactor : 0;
   const airShare = p.stillShare + (1 - p.stillShare) * wind;
-  const [one, two] = s.zones;
-  const [first, second] = p.zones;
-  const g1 = first.toAir * airShare * clear(one.frost, first.full);
-  const g2 = second.toAir * airShare * clear(two.frost, second.full);
+  const one = s.zones[0];
+  const two = s.zones[1];
+  const first = p.zones[0];
+  const second = p.zones[1];
+  touch(first, one, flow1);
+  touch(second, two, flow2);
+  const g1 = flow1.toAir * airShare;
+  const g2 = flow2.toAir * airShare;
 
   // Air: towards the temperature at which its flows cancel; its mean over the step is what the others see.
   const heaterHeat = d.heater ? p.heaterWatts * d.heaterFactor : 0;
@@ -159,48 +220,51 @@ export function stepBox(p: BoxParameters, s: BoxState, d: BoxDrive, dt: number, 
     gInf * d.ambient +
     inner;
   const airHeat = mass * AIR_HEAT + p.fittings;
-  const air = approach(s.air, pull / g, (g * dt) / airHeat);
-  const mean = air.mean;
+  // What an exponential approach took over the step is exactly what changed: mean = towards + (from − end) / share.
+  const towards = pull / g;
+  const air = towards + (s.air - towards) * Math.exp((-g * dt) / airHeat);
+  const mean = towards + ((s.air - air) * airHeat) / (g * dt);
 
   // Moisture: in with the door's air, out to what is colder than its dew point; frost and water give back only what they hold.
-  const m1 = transfer(g1, one, s.ratio, dt);
-  const m2 = transfer(g2, two, s.ratio, dt);
-  const total = exchange + m1.rate + m2.rate;
-  const wet = exchange * d.ambientRatio + m1.rate * m1.at + m2.rate * m2.at + p.moisture;
-  const vapour =
-    total > 0
-      ? approach(s.ratio, wet / total, (total * dt) / mass)
-      : { end: s.ratio + (p.moisture * dt) / mass, mean: s.ratio };
-  const took1 = m1.rate * (vapour.mean - m1.at) * dt;
-  const took2 = m2.rate * (vapour.mean - m2.at) * dt;
-  const infWater = exchange * (d.ambientRatio - vapour.mean) * dt + p.moisture * dt;
+  const rate1 = transferRate(g1, one, flow1.ratio - s.ratio, dt);
+  const rate2 = transferRate(g2, two, flow2.ratio - s.ratio, dt);
+  const total = exchange + rate1 + rate2;
+  const wet = (exchange * d.ambientRatio + rate1 * flow1.ratio + rate2 * flow2.ratio + p.moisture) / total;
+  const carried = (total * dt) / mass;
+  const still = carried < 1e-9;
+  const ratio = still ? s.ratio + (p.moisture * dt) / mass : wet + (s.ratio - wet) * Math.exp(-carried);
+  const meanRatio = still ? s.ratio : wet + (s.ratio - ratio) / carried;
+  flow1.vapour = rate1 * (meanRatio - flow1.ratio) * dt;
+  flow2.vapour = rate2 * (meanRatio - flow2.ratio) * dt;
+  const infWater = exchange * (d.ambientRatio - meanRatio) * dt + p.moisture * dt;
 
   // Refrigeration: less with a colder coil and a hotter condenser; power as a share of Carnot.
-  s.up += ((d.compressor ? 1 : 0) - s.up) * (1 - Math.exp(-dt / (d.compressor ? p.startUp : 5)));
-  const condensing = d.ambient + p.condenserApproach + d.condenserRise;
-  const share = d.hotGas ? 0 : s.up * d.capacityFactor;
-  const cold = refrigerate(p, one.temperature, two.temperature, condensing, share);
-  const cooling = cold.first + cold.second;
-  const cop = (p.efficiency * (cold.evaporating + KELVIN)) / Math.max(8, condensing - cold.evaporating);
+  s.up += ((d.compressor ? 1 : 0) - s.up) * (d.compressor ? decay.rising : decay.falling);
+  cycle.condensing = d.ambient + p.condenserApproach + d.condenserRise;
+  cycle.share = d.hotGas ? 0 : s.up * d.capacityFactor;
+  refrigerate(p, one, two);
+  const cooling = flow1.cooling + flow2.cooling;
+  const lift = cycle.condensing - cycle.evaporating;
+  const cop = (p.efficiency * (cycle.evaporating + KELVIN)) / (lift > 8 ? lift : 8);
   if (d.compressor)
-    flows.compressorJoules += (Math.max(cooling, p.capacity * 0.25) / Math.max(cop, 0.8)) * dt;
+    flows.compressorJoules += (Math.max(cooling, p.capacity * 0.25) / (cop > 0.8 ? cop : 0.8)) * dt;
   const toCoil = heaterHeat * (1 - p.heaterLeak) + (d.hotGas && d.compressor ? p.hotGasWatts * s.up : 0);
 
-  const gIn = g1 * (mean - one.temperature) * dt;
-  const gIn2 = g2 * (mean - two.temperature) * dt;
-  const drained =
-    stepZone(first, one, gIn + (toCoil * first.share - cold.first) * dt, took1, p.drainTime, dt) +
-    stepZone(second, two, gIn2 + (toCoil * second.share - cold.second) * dt, took2, p.drainTime, dt);
+  flow1.heat = (g1 * (mean - one.temperature) + toCoil * first.share - flow1.cooling) * dt;
+  flow2.heat = (g2 * (mean - two.temperature) + toCoil * second.share - flow2.cooling) * dt;
+  stepZone(first, one, flow1, decay, dt);
+  stepZone(second, two, flow2, decay, dt);
+  const drained = flow1.drained + flow2.drained;
 
   const fromAmbient = p.wallToAmbient * (d.ambient - s.wall) * dt;
   s.wall += (fromAmbient + p.wallToAir * (mean - s.wall) * dt) / p.wallHeat;
   const between = p.productInside * (s.productFast - s.productSlow) * dt;
   s.productFast += (p.productToAir * (mean - s.productFast) * dt - between) / p.productFast;
   s.productSlow += between / p.productSlow;
-  s.air = air.end;
-  s.ratio = Math.max(0, vapour.end);
-  s.probe += (s.air - s.probe) * (1 - Math.exp(-dt / p.probeLag));
-  s.coilProbe += (one.temperature - s.coilProbe) * (1 - Math.exp(-dt / p.coilProbeLag));
+  s.air = air;
+  s.ratio = ratio > 0 ? ratio : 0;
+  s.probe += (s.air - s.probe) * decay.probe;
+  s.coilProbe += (one.temperature - s.coilProbe) * decay.coilProbe;
 
   flows.heat +=
     fromAmbient + gInf * (d.ambient - mean) * dt + (inner + toCoil - cooling) * dt + infWater * VAPORISATION;
@@ -210,19 +274,28 @@ export function stepBox(p: BoxParameters, s: BoxState, d: BoxDrive, dt: number, 
 }
 
 /**
+ * How a zone touches the air: its conductance with the frost it has (full fins let little air through; common practice: a tenth at twice the filling),
+ * and the humidity ratio at its surface, where frost is never above 0 °C.
+ */
+function touch(p: ZoneParameters, zone: ZoneState, flow: ZoneFlow): void {
+  const filling = zone.frost / p.full;
+  flow.toAir = p.toAir / (1 + filling * filling * 1.2);
+  const t = zone.frost > 0 && zone.temperature > 0 ? 0 : zone.temperature;
+  flow.ratio = saturatedRatio(t > -60 ? t : -60);
+}
+
+/**
  * Heat the refrigerant takes from the zones, W: it evaporates at one temperature, at which what the zones give is what the machine can take. Capacity falls by
  * 3.2 % a kelvin of evaporating and 1 % a kelvin of condensing temperature (common practice). A zone colder than that gives nothing.
  */
-function refrigerate(
-  p: BoxParameters,
-  t1: number,
-  t2: number,
-  condensing: number,
-  share: number,
-): { readonly first: number; readonly second: number; readonly evaporating: number } {
-  const mean = (t1 + t2) / 2;
-  if (share < 1e-3) return { first: 0, second: 0, evaporating: mean };
-  const full = share * p.capacity * Math.max(0.2, 1 - 0.01 * (condensing - p.ratedCondensing));
+function refrigerate(p: BoxParameters, one: ZoneState, two: ZoneState): void {
+  const t1 = one.temperature;
+  const t2 = two.temperature;
+  flow1.cooling = 0;
+  flow2.cooling = 0;
+  cycle.evaporating = (t1 + t2) / 2;
+  if (cycle.share < 1e-3) return;
+  const full = cycle.share * p.capacity * Math.max(0.2, 1 - 0.01 * (cycle.condensing - p.ratedCondensing));
   const slope = 0.032 * full;
   const least = full - slope * p.ratedEvaporating;
   const k1 = p.zones[0].toRefrigerant;
@@ -230,86 +303,57 @@ function refrigerate(
   let evaporating = (k1 * t1 + k2 * t2 - least) / (k1 + k2 + slope);
   if (t1 < evaporating) evaporating = (k2 * t2 - least) / (k2 + slope);
   else if (t2 < evaporating) evaporating = (k1 * t1 - least) / (k1 + slope);
-  evaporating = Math.max(evaporating, p.ratedEvaporating - 30);
-  return {
-    first: Math.max(0, k1 * (t1 - evaporating)),
-    second: Math.max(0, k2 * (t2 - evaporating)),
-    evaporating,
-  };
+  if (evaporating < p.ratedEvaporating - 30) evaporating = p.ratedEvaporating - 30;
+  if (t1 > evaporating) flow1.cooling = k1 * (t1 - evaporating);
+  if (t2 > evaporating) flow2.cooling = k2 * (t2 - evaporating);
+  cycle.evaporating = evaporating;
 }
 
-/** An exponential approach: where it ends, and its mean over the step. */
-function approach(
-  from: number,
-  towards: number,
-  ratio: number,
-): { readonly end: number; readonly mean: number } {
-  if (ratio < 1e-9) return { end: from, mean: from };
-  const left = Math.exp(-ratio);
-  return { end: towards + (from - towards) * left, mean: towards + ((from - towards) * (1 - left)) / ratio };
+/** Mass transfer between air and a zone by the Lewis relation, kg/s; a dry zone gives nothing back, a wet one no more than it holds. */
+function transferRate(g: number, zone: ZoneState, excess: number, dt: number): number {
+  const rate = g / (AIR_HEAT * LEWIS);
+  if (excess <= 0) return rate;
+  const held = zone.frost + zone.water;
+  if (held <= 0) return 0;
+  const most = rate * excess * dt;
+  return most > held * 0.5 ? (rate * held * 0.5) / most : rate;
 }
 
-/** Mass transfer between air and a zone by the Lewis relation; a dry zone gives nothing back, a wet one no more than it holds. */
-function transfer(
-  g: number,
-  zone: ZoneState,
-  ratio: number,
-  dt: number,
-): { readonly rate: number; readonly at: number } {
-  const at = saturatedRatio(Math.max(zone.frost > 0 ? Math.min(zone.temperature, 0) : zone.temperature, -60));
-  let rate = g / (AIR_HEAT * LEWIS);
-  if (at > ratio) {
-    const held = zone.frost + zone.water;
-    const most = rate * (at - ratio) * dt;
-    if (held <= 0) rate = 0;
-    else if (most > held * 0.5) rate *= (held * 0.5) / most;
-  }
-  return { rate, at };
-}
-
-/** A zone in a step: heat in J, vapour taken in kg. Returns the water that drained. Frost melts at 0 °C; held water freezes below. */
-function stepZone(
-  p: ZoneParameters,
-  z: ZoneState,
-  heat: number,
-  vapour: number,
-  drainTime: number,
-  dt: number,
-): number {
-  const cold = z.temperature < 0;
+/** A zone in a step, under the heat and vapour that flow to it. Frost melts at 0 °C; held water freezes below; a share of the water drains. */
+function stepZone(p: ZoneParameters, z: ZoneState, flow: ZoneFlow, decay: Decays, dt: number): void {
+  const { vapour } = flow;
+  const before = z.temperature;
   // What the vapour brings: as ice below zero, as water above; given back in the same way, from the other where one is not enough.
-  const asIce = cold || (vapour < 0 && z.water < -vapour);
-  const ice = asIce ? Math.max(vapour, -z.frost) : 0;
+  const asIce = before < 0 || (vapour < 0 && z.water < -vapour);
+  const ice = asIce ? (vapour > -z.frost ? vapour : -z.frost) : 0;
   const water = vapour - ice;
-  z.frost += ice;
-  z.water = Math.max(0, z.water + water);
+  let frost = z.frost + ice;
+  let held = z.water + water;
+  if (held < 0) held = 0;
   let joules =
-    heat + ice * (VAPORISATION + FUSION - ICE_HEAT * Math.min(z.temperature, 0)) + water * VAPORISATION;
-  if (z.temperature > 0 && z.frost > 0) {
-    const melt = Math.min(z.frost, (p.toFrost * z.temperature * dt) / FUSION);
-    z.frost -= melt;
-    z.water += melt;
+    flow.heat + ice * (VAPORISATION + FUSION - (before < 0 ? ICE_HEAT * before : 0)) + water * VAPORISATION;
+  if (before > 0 && frost > 0) {
+    const most = (p.toFrost * before * dt) / FUSION;
+    const melt = most < frost ? most : frost;
+    frost -= melt;
+    held += melt;
     joules -= melt * FUSION;
-  } else if (z.temperature < 0 && z.water > 0) {
-    const freeze = Math.min(z.water, (p.toFrost * -z.temperature * dt) / FUSION);
-    z.water -= freeze;
-    z.frost += freeze;
+  } else if (before < 0 && held > 0) {
+    const most = (p.toFrost * -before * dt) / FUSION;
+    const freeze = most < held ? most : held;
+    held -= freeze;
+    frost += freeze;
     // The ice begins at 0 °C and is then part of the cold lump.
-    joules += freeze * (FUSION - ICE_HEAT * z.temperature);
+    joules += freeze * (FUSION - ICE_HEAT * before);
   }
-  z.temperature = warmed(p, z, joules);
-  if (z.temperature <= -0.5 || z.water <= 0) return 0;
-  const drained = z.water * (1 - Math.exp(-dt / drainTime));
-  z.water -= drained;
-  return drained;
-}
-
-/** The zone's temperature after so much heat: below zero the frost warms with the metal, above it stays at 0 °C. */
-function warmed(p: ZoneParameters, z: ZoneState, joules: number): number {
-  const lump = p.heat + ICE_HEAT * z.frost;
-  const own = z.temperature < 0 ? lump : p.heat;
-  const next = z.temperature + joules / own;
-  if (z.temperature < 0 && next > 0) return (next * lump) / p.heat;
-  if (z.temperature >= 0 && next < 0) return (next * p.heat) / lump;
-  return next;
+  // Below zero the frost warms with the metal, above it stays at 0 °C.
+  const lump = p.heat + ICE_HEAT * frost;
+  let after = before + joules / (before < 0 ? lump : p.heat);
+  if (before < 0 && after > 0) after = (after * lump) / p.heat;
+  else if (before >= 0 && after < 0) after = (after * p.heat) / lump;
+  const drained = after > -0.5 ? held * decay.drain : 0;
+  z.temperature = after;
+  z.frost = frost;
+  z.water = held - drained;
+  flow.drained = drained;
 }

@@ -1,4 +1,4 @@
-import type { ControlEvent, ControlState } from '../control/index.ts';
+import type { ControlEvent } from '../control/index.ts';
 import type { BoxDrive, BoxFlows, BoxState } from '../plant/index.ts';
 
 /** Least, mean and greatest of a temperature, °C. */
@@ -53,11 +53,11 @@ class Range {
   private most = -Infinity;
   private sum = 0;
   private n = 0;
-  add(value: number): void {
+  add(value: number, seconds: number): void {
     if (value < this.least) this.least = value;
     if (value > this.most) this.most = value;
-    this.sum += value;
-    this.n += 1;
+    this.sum += value * seconds;
+    this.n += seconds;
   }
   spread(): Spread {
     return { min: this.least, mean: this.sum / Math.max(1, this.n), max: this.most };
@@ -67,7 +67,7 @@ class Range {
 const ice = (state: BoxState) => state.zones[0].frost + state.zones[1].frost;
 const water = (state: BoxState) => state.zones[0].water + state.zones[1].water;
 
-/** Counts a run second by second. */
+/** Counts a run as it goes. */
 export class FigureCount {
   private air = new Range();
   private product = new Range();
@@ -92,7 +92,6 @@ export class FigureCount {
   private alarms: Record<string, number> = {};
   private above = 0;
   private below = 0;
-  private on = false;
   private last: BoxState;
 
   private readonly storage: StorageLimits;
@@ -144,16 +143,16 @@ export class FigureCount {
     this.phase = String(event.value);
   }
 
-  second(state: BoxState, control: ControlState, drive: BoxDrive): void {
-    this.seconds += 1;
+  /** So many seconds that ended in this state, under one phase and drive. */
+  add(state: BoxState, phase: string, drive: BoxDrive, seconds: number): void {
+    this.seconds += seconds;
     this.last = state;
-    this.air.add(state.air);
-    this.product.add(state.productSlow);
-    this.on = drive.compressor || drive.airHeater;
-    if (this.on) this.running += 1;
-    if (control.phase !== 'regulate') this.defrosting += 1;
-    if (this.storage.max !== null && state.productFast > this.storage.max) this.above += 1;
-    if (this.storage.min !== null && state.productFast < this.storage.min) this.below += 1;
+    this.air.add(state.air, seconds);
+    this.product.add(state.productSlow, seconds);
+    if (drive.compressor || drive.airHeater) this.running += seconds;
+    if (phase !== 'regulate') this.defrosting += seconds;
+    if (this.storage.max !== null && state.productFast > this.storage.max) this.above += seconds;
+    if (this.storage.min !== null && state.productFast < this.storage.min) this.below += seconds;
   }
 
   figures(flows: BoxFlows): Figures {
