@@ -14,6 +14,7 @@ const rooms = {
   control: ['quantities', 'settings'],
   plant: ['quantities'],
   simulation: ['quantities', 'settings', 'files', 'control', 'plant'],
+  tuning: ['quantities', 'settings', 'files', 'control', 'plant', 'simulation', 'advice'],
   suggest: ['quantities', 'settings', 'controllers', 'files'],
   jobs: ['quantities', 'settings', 'controllers', 'advice', 'files'],
   handover: ['quantities', 'settings', 'controllers', 'advice', 'jobs'],

@@ -63,6 +63,36 @@ export const goods = {
     max: practice(quantity(6, 'degC')),
     min: practice(quantity(1, 'degC')),
   },
+  medicine: {
+    name: 'Medicine and vaccines',
+    frozen: false,
+    max: { value: quantity(8, 'degC'), source: 'USP <659> “refrigerator”, 2 to 8 °C, from memory' },
+    min: { value: quantity(2, 'degC'), source: 'USP <659> “refrigerator”, 2 to 8 °C, from memory' },
+  },
+  cellaredDrinks: {
+    name: 'Casks and kegs',
+    frozen: false,
+    max: practice(quantity(14, 'degC')),
+    min: practice(quantity(8, 'degC')),
+  },
+  ripeningCheese: {
+    name: 'Ripening cheese',
+    frozen: false,
+    max: practice(quantity(15, 'degC')),
+    min: practice(quantity(8, 'degC')),
+  },
+  liveShellfish: {
+    name: 'Live shellfish in sea water',
+    frozen: false,
+    max: practice(quantity(12, 'degC')),
+    min: practice(quantity(4, 'degC')),
+  },
+  hotFood: {
+    name: 'Hot food',
+    frozen: false,
+    max: null,
+    min: { value: quantity(135, 'degF'), source: 'FDA Food Code 2022 §3-501.16(A)(1), from memory' },
+  },
 } as const satisfies Readonly<Record<string, Goods>>;
 
 export type GoodsId = keyof typeof goods;

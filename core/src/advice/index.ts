@@ -7,3 +7,4 @@ export { bandFor } from './plan/band.ts';
 export * from './checks/finding.ts';
 export * from './checks/band.ts';
 export * from './checks/check.ts';
+export { remedyFor, remedyWords, type Remedy } from './checks/remedy.ts';

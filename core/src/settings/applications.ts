@@ -1,9 +1,18 @@
-/** Kinds of refrigerated unit. Ranges of the dictionary and the planner speak of these. */
+import type { SoundRange, SettingEntry } from './define.ts';
+
+/** Kinds of refrigerated unit. Ranges of the dictionary and the planner speak of these; the simulator has a box for each. */
 export const applications = [
   'walkInCooler',
   'walkInFreezer',
   'reachInRefrigerator',
   'reachInFreezer',
+  'merchandiser',
+  'iceCreamCabinet',
+  'cellar',
+  'chilledWaterTank',
+  'vehicleFridge',
+  'pharmacyRefrigerator',
+  'hotCupboard',
 ] as const;
 
 export type Application = (typeof applications)[number];
@@ -13,6 +22,23 @@ export const applicationNames: Readonly<Record<Application, string>> = {
   walkInFreezer: 'Walk-in freezer',
   reachInRefrigerator: 'Reach-in refrigerator',
   reachInFreezer: 'Reach-in freezer',
+  merchandiser: 'Merchandiser',
+  iceCreamCabinet: 'Ice cream cabinet',
+  cellar: 'Cellar',
+  chilledWaterTank: 'Chilled water tank',
+  vehicleFridge: '12 V vehicle fridge',
+  pharmacyRefrigerator: 'Pharmacy refrigerator',
+  hotCupboard: 'Hot cupboard',
+};
+
+/** Kinds for which the usual ranges of another hold where they have none of their own: the machine is alike, the temperature is not. */
+const alike: Readonly<Partial<Record<Application, Application>>> = {
+  merchandiser: 'reachInRefrigerator',
+  iceCreamCabinet: 'reachInFreezer',
+  cellar: 'walkInCooler',
+  chilledWaterTank: 'reachInRefrigerator',
+  vehicleFridge: 'reachInRefrigerator',
+  pharmacyRefrigerator: 'reachInRefrigerator',
 };
 
 /** True for an application this version knows. */
@@ -22,5 +48,18 @@ export function isApplication(candidate: unknown): candidate is Application {
 
 /** True for units that hold goods below freezing: box air cannot melt their frost. */
 export function isFreezer(application: Application): boolean {
-  return application === 'walkInFreezer' || application === 'reachInFreezer';
+  return (
+    application === 'walkInFreezer' || application === 'reachInFreezer' || application === 'iceCreamCabinet'
+  );
+}
+
+/** True for units that keep warm: their first stage heats. */
+export function isHeated(application: Application): boolean {
+  return application === 'hotCupboard';
+}
+
+/** The range thought sound for a kind of unit: its own, else that of the kind it is like; null where nothing is usual. */
+export function soundRange(entry: SettingEntry, application: Application): SoundRange | null {
+  const like = alike[application];
+  return entry.sound?.[application] ?? (like && entry.sound?.[like]) ?? null;
 }

@@ -10,6 +10,7 @@ export const SCENARIO_FORMAT = 'brine-dial/scenario';
 
 /** What may break, and what it does. */
 export const faultKinds = [
+  'deadCompressor',
   'deadHeater',
   'deadFan',
   'dirtyCondenser',

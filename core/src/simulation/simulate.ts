@@ -20,7 +20,7 @@ import {
 } from '../plant/index.ts';
 import { doorOf } from './doors.ts';
 import { FigureCount, type Figures } from './figures.ts';
-import type { FaultKind, Scenario } from './scenario.ts';
+import type { Fault, FaultKind, Scenario } from './scenario.ts';
 
 /** A sample of a run: temperatures °C, outputs, frost in kg. */
 export interface Sample {
@@ -97,6 +97,9 @@ class Run {
 
   /** Seconds that the box is behind the control. */
   private behind = 0;
+  private broken: readonly Fault[] = [];
+  /** Second at which a fault begins or ends next. */
+  private nextFault = -Infinity;
   /** Seconds in which the control would change nothing on the same readings. */
   private quiet = 0;
 
@@ -255,30 +258,35 @@ class Run {
 
   /** Sets what is broken at this second; false while the power is cut. */
   private applyFaults(t: number): boolean {
-    const { drive, inputs } = this;
-    // What is broken may change every second; the box is brought to now first.
-    this.advance();
-    drive.capacityFactor = 1;
-    drive.condenserRise = 0;
-    drive.heaterFactor = 1;
-    drive.fanFactor = 1;
+    if (t >= this.nextFault) this.breakAndMend(t);
+    const { inputs } = this;
     let power = true;
-    for (const fault of this.scenario.faults) {
-      if (t < fault.from || t >= fault.to) continue;
-      const set: Readonly<Record<FaultKind, () => unknown>> = {
-        deadHeater: () => (drive.heaterFactor = 0),
-        deadFan: () => (drive.fanFactor = 0),
-        dirtyCondenser: () => (drive.condenserRise = fault.amount ?? 12),
-        lowCharge: () => (drive.capacityFactor = fault.amount ?? 0.6),
-        airProbeOpen: () => (inputs.air = Number.NaN),
-        airProbeShort: () => (inputs.air = Number.NaN),
-        coilProbeOpen: () => (inputs.coil = Number.NaN),
-        airProbeDrift: () => (inputs.air += fault.amount ?? 2),
-        doorLeftOpen: () => (inputs.doorOpen = true),
-        powerCut: () => (power = false),
-      };
-      set[fault.kind]();
+    for (const fault of this.broken) {
+      if (fault.kind === 'airProbeOpen' || fault.kind === 'airProbeShort') inputs.air = Number.NaN;
+      else if (fault.kind === 'coilProbeOpen') inputs.coil = Number.NaN;
+      else if (fault.kind === 'airProbeDrift') inputs.air += fault.amount ?? 2;
+      else if (fault.kind === 'doorLeftOpen') inputs.doorOpen = true;
+      else if (fault.kind === 'powerCut') power = false;
     }
     return power;
+  }
+
+  /** Which faults are on from here, until the next begins or ends; what they do to the box itself. */
+  private breakAndMend(t: number): void {
+    // Up to here the box went as it was.
+    this.advance();
+    const { drive, scenario } = this;
+    this.broken = scenario.faults.filter((fault) => t >= fault.from && t < fault.to);
+    this.nextFault = Math.min(
+      ...scenario.faults.flatMap(({ from, to }) => [from, to].filter((edge) => edge > t)),
+    );
+    const amountOf = (kind: FaultKind, usual: number): number | null => {
+      const fault = this.broken.find((one) => one.kind === kind);
+      return fault ? (fault.amount ?? usual) : null;
+    };
+    drive.capacityFactor = amountOf('deadCompressor', 0) === null ? (amountOf('lowCharge', 0.6) ?? 1) : 0;
+    drive.condenserRise = amountOf('dirtyCondenser', 12) ?? 0;
+    drive.heaterFactor = amountOf('deadHeater', 0) === null ? 1 : 0;
+    drive.fanFactor = amountOf('deadFan', 0) === null ? 1 : 0;
   }
 }

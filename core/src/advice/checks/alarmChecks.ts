@@ -8,7 +8,7 @@ const SAME = 1e-6;
 export const highAlarmInsideBand: Check = ({ values }) => {
   const { high } = alarmLimits(values);
   const band = switchingBand(values);
-  if (high === null || !band || high > band.cutIn + SAME) return [];
+  if (high === null || !band || high > Math.max(band.cutIn, band.cutOut) + SAME) return [];
   return [
     {
       code: 'highAlarmInsideBand',
@@ -24,7 +24,7 @@ export const highAlarmInsideBand: Check = ({ values }) => {
 export const lowAlarmAboveCutOut: Check = ({ values }) => {
   const { low } = alarmLimits(values);
   const band = switchingBand(values);
-  if (low === null || !band || low < band.cutOut - SAME) return [];
+  if (low === null || !band || low < Math.min(band.cutIn, band.cutOut) - SAME) return [];
   return [
     {
       code: 'lowAlarmAboveCutOut',

@@ -9,6 +9,14 @@ import {
   offCycleBelowFreezing,
 } from './defrostChecks.ts';
 import type { Check, Finding, Severity } from './finding.ts';
+import {
+  decimalSlip,
+  mutedTooShort,
+  notInForce,
+  offsetForgotten,
+  stagesFight,
+  withoutItsProbe,
+} from './forceChecks.ts';
 import { cutInAboveGoodsLimit, cutOutBelowGoodsLimit, highAlarmAboveGoodsLimit } from './goodsChecks.ts';
 import { impossibleValues, noRest, nothingToRegulate, outsideSoundRange } from './rangeChecks.ts';
 
@@ -29,13 +37,23 @@ const checks: readonly Check[] = [
   fanRestartAboveFanStop,
   endTemperatureTooLow,
   noRest,
+  stagesFight,
+  mutedTooShort,
+  withoutItsProbe,
+  decimalSlip,
+  offsetForgotten,
+  notInForce,
   outsideSoundRange,
 ];
 
 const order: Readonly<Record<Severity, number>> = { error: 0, warning: 1, note: 2 };
 
-/** Findings on a set of values, worst first; with the unit known, also against its goods and its probes. */
-export function check(values: SettingValues, unit: UnitDescription | null = null): readonly Finding[] {
-  const found = checks.flatMap((rule) => rule({ values, unit }));
-  return [...found].sort((a, b) => order[a.severity] - order[b.severity]);
+/** Findings on a set of values, worst first; with the unit known, also against its goods and its probes; with the old control's values, also against what would be forgotten. */
+export function check(
+  values: SettingValues,
+  unit: UnitDescription | null = null,
+  found: SettingValues | null = null,
+): readonly Finding[] {
+  const said = checks.flatMap((rule) => rule({ values, unit, found }));
+  return [...said].sort((a, b) => order[a.severity] - order[b.severity]);
 }

@@ -17,6 +17,8 @@ export interface Finding {
 export interface CheckInput {
   readonly values: SettingValues;
   readonly unit: UnitDescription | null;
+  /** What stood in the old control, where it is known. */
+  readonly found?: SettingValues | null;
 }
 
 /** A check is one rule of the trade: values in, findings out. */

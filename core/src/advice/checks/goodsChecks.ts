@@ -1,6 +1,6 @@
 import { baseValue, printQuantity } from '../../quantities/index.ts';
 import { goodsOf } from '../goods.ts';
-import { alarmLimits, switchingBand, written } from './band.ts';
+import { alarmLimits, switchingBand, written, type SwitchingBand } from './band.ts';
 import type { Check, Finding } from './finding.ts';
 
 const SAME = 1e-6;
@@ -36,8 +36,10 @@ export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
 export const cutOutBelowGoodsLimit: Check = ({ values, unit }) => {
   const limit = unit && goodsOf(unit.goods).min;
   const band = switchingBand(values);
-  if (!limit || !band || band.cutOut >= baseValue(limit.value) - SAME) return [];
+  if (!limit || !band) return [];
   const min = baseValue(limit.value);
+  if (values['regulation.action'] === 'heat') return heatedBelowLimit(band, min, limit.source);
+  if (band.cutOut >= min - SAME) return [];
   return [
     {
       code: 'cutOutBelowGoodsLimit',
@@ -48,6 +50,20 @@ export const cutOutBelowGoodsLimit: Check = ({ values, unit }) => {
     },
   ];
 };
+
+/** What keeps warm and begins to heat only below what the goods need. */
+function heatedBelowLimit(band: SwitchingBand, min: number, source: string): readonly Finding[] {
+  if (band.cutIn >= min - SAME) return [];
+  return [
+    {
+      code: 'cutInBelowGoodsLimit',
+      severity: 'error',
+      settings: ['regulation.setpoint', 'regulation.differential'],
+      message: `Heating begins only at ${printQuantity(written(band.cutIn, band.unit))}, below what the goods need, ${printQuantity(written(min, band.unit))} (${source}). Raise the set point or narrow the differential.`,
+      numbers: { cutIn: band.cutIn, limit: min },
+    },
+  ];
+}
 
 /** A high alarm so far above the goods' limit that the goods are lost before it sounds: more than 8 K over it. */
 const LATE_K = 8;

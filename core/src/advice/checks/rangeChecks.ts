@@ -1,5 +1,5 @@
 import { baseValue, dimensionOf, fits, isQuantity, printFor, printQuantity } from '../../quantities/index.ts';
-import { findSetting, settingOf, validateSet, type SettingId } from '../../settings/index.ts';
+import { findSetting, settingOf, soundRange, validateSet, type SettingId } from '../../settings/index.ts';
 import { secondsOf } from './band.ts';
 import type { Check, Finding } from './finding.ts';
 
@@ -30,7 +30,8 @@ export const outsideSoundRange: Check = ({ values, unit }) => {
   if (!unit) return [];
   return (Object.keys(values) as SettingId[]).flatMap((id): readonly Finding[] => {
     const value = values[id];
-    const range = findSetting(id)?.sound?.[unit.application];
+    const entry = findSetting(id);
+    const range = entry && soundRange(entry, unit.application);
     if (!isQuantity(value) || !range || !fits(value, range.min.unit)) return [];
     const shown = value.unit === 'degF' || value.unit === 'deltaF' ? 'degF' : 'degC';
     const [low, high, at] = [baseValue(range.min), baseValue(range.max), baseValue(value)];
@@ -54,6 +55,8 @@ export const outsideSoundRange: Check = ({ values, unit }) => {
 /** A directly switched compressor without a rest. */
 export const noRest: Check = ({ values, unit }) => {
   if (unit?.compressor === 'rackSolenoid' || values['compressor.minOffTime'] === undefined) return [];
+  // A heater may come and go as it likes.
+  if (values['regulation.action'] === 'heat') return [];
   if (secondsOf(values, 'compressor.minOffTime') > 0 || secondsOf(values, 'compressor.minStartInterval') > 0)
     return [];
   return [

@@ -13,8 +13,10 @@ export function planAlarms(basis: PlanBasis): readonly Draft[] {
   const footroom = basis.freezer
     ? differenceOf(basis, wide ? 15 : 9, wide ? 8 : 5)
     : differenceOf(basis, wide ? 5 : 3, wide ? 3 : 2);
-  const high = quantity(ceilTo(band.cutIn.value + headroom.value, 1), band.cutIn.unit);
-  const low = quantity(floorTo(band.setpoint.value - footroom.value, 1), band.setpoint.unit);
+  // What keeps warm works between cut-in and a higher set point.
+  const [bottom, top] = basis.heated ? [band.cutIn, band.setpoint] : [band.setpoint, band.cutIn];
+  const high = quantity(ceilTo(top.value + headroom.value, 1), top.unit);
+  const low = quantity(floorTo(bottom.value - footroom.value, 1), bottom.unit);
   const above = quantity(high.value - band.setpoint.value, band.differential.unit);
   const relative = basis.side('alarmReference') === 'relative';
   const widthNote = describeSide('alarmWidth', basis.side('alarmWidth'));
@@ -28,13 +30,13 @@ export function planAlarms(basis: PlanBasis): readonly Draft[] {
     {
       setting: relative ? 'alarms.highOffset' : 'alarms.highTemperature',
       value: relative ? above : high,
-      reason: `${printQuantity(headroom)} above cut-in ${printQuantity(band.cutIn)}; ${widthNote}.`,
+      reason: `${printQuantity(headroom)} above ${basis.heated ? 'cut-out' : 'cut-in'} ${printQuantity(top)}; ${widthNote}.`,
       school: 'alarmWidth',
     },
     {
       setting: relative ? 'alarms.lowOffset' : 'alarms.lowTemperature',
-      value: relative ? footroom : low,
-      reason: `${printQuantity(footroom)} below cut-out ${printQuantity(band.setpoint)}; ${widthNote}.`,
+      value: relative ? quantity(band.setpoint.value - low.value, band.differential.unit) : low,
+      reason: `${printQuantity(footroom)} below ${basis.heated ? 'cut-in' : 'cut-out'} ${printQuantity(bottom)}; ${widthNote}.`,
       school: 'alarmWidth',
     },
     {

@@ -28,6 +28,7 @@ export interface Band {
 export function bandFor(basis: PlanBasis): Band {
   const limit =
     basis.goods.max?.value ?? temperatureAt(basis, basis.freezer ? 0 : 41, basis.freezer ? -18 : 5);
+  if (basis.heated) return heatedBand(basis);
   const degrees = basis.fahrenheit ? 'degF' : 'degC';
   const width = basis.fahrenheit ? 'deltaF' : 'K';
   const least = basis.fahrenheit ? 2 : 1;
@@ -48,6 +49,26 @@ export function bandFor(basis: PlanBasis): Band {
   };
 }
 
+/** Heating begins a margin above the coldest the goods may stand and ends the differential higher; whole degrees, rounded to the warm side. */
+function heatedBand(basis: PlanBasis): Band {
+  const degrees = basis.fahrenheit ? 'degF' : 'degC';
+  const least = basis.goods.min?.value ?? temperatureAt(basis, 135, 57);
+  const margin = valueIn(
+    quantity(HOT_MARGIN_K * MARGIN_K[basis.unit.doorUse ?? 'normal'], 'K'),
+    basis.fahrenheit ? 'deltaF' : 'K',
+  );
+  const cutIn = ceilTo(valueIn(least, degrees) + margin, 1);
+  const differential = widthFor(basis);
+  return {
+    setpoint: quantity(cutIn + differential.value, degrees),
+    differential,
+    cutIn: quantity(cutIn, degrees),
+  };
+}
+
+/** Hot air cools fast behind an open door: the margin is wider than in the cold, as a factor. Common practice. */
+const HOT_MARGIN_K = 5;
+
 /** Below this a coil cleared by box air freezes up: 34 °F (1 °C), common practice. */
 const OFF_CYCLE_FLOOR = { degF: 34, degC: 1 } as const;
 
@@ -67,7 +88,11 @@ function coldest(basis: PlanBasis): number | null {
 function widthFor(basis: PlanBasis): Quantity {
   const tight = basis.side('differential') === 'tight';
   if (basis.freezer) return tight ? differenceOf(basis, 4, 2) : differenceOf(basis, 6, 3);
-  const walkIn = basis.application === 'walkInCooler';
+  if (basis.heated) return tight ? differenceOf(basis, 4, 2) : differenceOf(basis, 6, 3);
+  if (['chilledWaterTank', 'pharmacyRefrigerator'].includes(basis.application))
+    return tight ? differenceOf(basis, 2, 1) : differenceOf(basis, 3, 2);
+  // A battery fridge and a walk-in or cellar whose users watch the dial are held closer.
+  const walkIn = ['walkInCooler', 'cellar', 'vehicleFridge'].includes(basis.application);
   if (walkIn) return tight ? differenceOf(basis, 2, 1) : differenceOf(basis, 4, 2);
   return tight ? differenceOf(basis, 3, 2) : differenceOf(basis, 5, 3);
 }
@@ -75,7 +100,7 @@ function widthFor(basis: PlanBasis): Quantity {
 /** Regulation and the end user's range. */
 export function planBand(basis: PlanBasis): readonly Draft[] {
   const band = bandFor(basis);
-  const limit = basis.goods.max;
+  const limit = basis.heated ? basis.goods.min : basis.goods.max;
   const limitText = limit
     ? `${basis.goods.name.toLowerCase()} may stand at ${printQuantity(limit.value)} (${limit.source})`
     : 'common practice';
@@ -83,6 +108,7 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
   const narrow = basis.side('userRange') === 'narrow';
   const up = narrow ? quantity(0, band.differential.unit) : differenceOf(basis, 5, 3);
   const down = narrow ? differenceOf(basis, 4, 2) : differenceOf(basis, 10, 6);
+  if (basis.heated) return heatedDrafts(basis, band, limitText);
   const lowest = Math.max(
     band.setpoint.value - down.value,
     Math.min(band.setpoint.value, coldest(basis) ?? Number.NEGATIVE_INFINITY),
@@ -118,6 +144,43 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
       reason: narrow
         ? `Not warmer than the set point: cut-in would pass the limit of the goods.`
         : `The user may go ${printQuantity(up)} warmer; cut-in may then pass the limit of the goods.`,
+      school: 'userRange',
+    },
+  ];
+}
+
+/** The same for what keeps warm: everything mirrored. */
+function heatedDrafts(basis: PlanBasis, band: Band, limitText: string): readonly Draft[] {
+  const up = differenceOf(basis, 10, 5);
+  return [
+    { setting: 'regulation.action', value: 'heat', reason: 'The first stage heats: this unit keeps warm.' },
+    {
+      setting: 'regulation.setpoint',
+      value: band.setpoint,
+      reason: `Heating begins at ${printQuantity(band.cutIn)}, above the least the goods may have: ${limitText}. It ends ${printQuantity(band.differential)} higher.`,
+    },
+    {
+      setting: 'regulation.differential',
+      value: band.differential,
+      reason: `Heats from ${printQuantity(band.cutIn)} up to ${printQuantity(band.setpoint)}; ${describeSide('differential', basis.side('differential'))}.`,
+      school: 'differential',
+    },
+    {
+      setting: 'regulation.differentialPlacement',
+      value: 'setpointIsCutOut',
+      reason:
+        'The set point is where heating stops; a control that means it otherwise gets its set point moved.',
+    },
+    {
+      setting: 'regulation.setpointMin',
+      value: band.setpoint,
+      reason: 'Not colder than the set point: heating would begin below the limit of the goods.',
+      school: 'userRange',
+    },
+    {
+      setting: 'regulation.setpointMax',
+      value: quantity(band.setpoint.value + up.value, band.setpoint.unit),
+      reason: `The user may go ${printQuantity(up)} warmer.`,
       school: 'userRange',
     },
   ];

@@ -7,6 +7,8 @@ export function planCompressor(basis: PlanBasis): readonly Draft[] {
 }
 
 function rests(basis: PlanBasis): readonly Draft[] {
+  if (basis.heated)
+    return [{ setting: 'compressor.minOffTime', value: minutes(0), reason: 'A heater needs no rest.' }];
   if (basis.unit.compressor === 'rackSolenoid')
     return [
       {
@@ -46,6 +48,14 @@ function rests(basis: PlanBasis): readonly Draft[] {
 }
 
 function probeFailure(basis: PlanBasis): readonly Draft[] {
+  if (basis.heated)
+    return [
+      {
+        setting: 'compressor.onProbeFault',
+        value: 'stop',
+        reason: 'A heater that nothing measures must not run, whatever the goods cost.',
+      },
+    ];
   const side = basis.side('probeFailure');
   const drafts: Draft[] = [
     {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { baseValue, isQuantity, quantity, valueIn } from '../../quantities/index.ts';
-import { applications, isFreezer, validateSet, type Application } from '../../settings/index.ts';
+import { applications, isFreezer, isHeated, validateSet, type Application } from '../../settings/index.ts';
 import { alarmLimits, switchingBand } from '../checks/band.ts';
 import { check } from '../checks/check.ts';
 import { goods, type GoodsId } from '../goods.ts';
@@ -18,7 +18,9 @@ const freezer: UnitDescription = {
 };
 
 function fitting(application: Application): GoodsId[] {
-  return (Object.keys(goods) as GoodsId[]).filter((id) => goods[id].frozen === isFreezer(application));
+  return (Object.keys(goods) as GoodsId[]).filter(
+    (id) => goods[id].frozen === isFreezer(application) && (id === 'hotFood') === isHeated(application),
+  );
 }
 
 /** Every application, its goods, both units, every door, every side of every school. */
@@ -26,11 +28,12 @@ const everyUnit: UnitDescription[] = applications.flatMap((application) =>
   fitting(application).flatMap((id) =>
     (['fahrenheit', 'celsius'] as const).flatMap((displayUnit) =>
       doorUses.flatMap((doorUse) =>
-        sides().map((one): UnitDescription => ({
+        // Every side with a normal door; the other doors with the usual sides.
+        (doorUse === 'normal' ? sides() : [{}]).map((one): UnitDescription => ({
           ...freezer,
           application,
           goods: id,
-          defrostMethod: isFreezer(application) ? 'electric' : 'offCycle',
+          defrostMethod: isFreezer(application) ? 'electric' : isHeated(application) ? 'none' : 'offCycle',
           displayUnit,
           doorUse,
           schools: one,
@@ -68,10 +71,11 @@ describe('a plan', () => {
         unit.schools,
       ]);
       expect([about, validateSet(values)]).toEqual([about, []]);
-      if (kept.max) expect(band.cutIn).toBeLessThanOrEqual(baseValue(kept.max.value) + 1e-6);
-      if (kept.min) expect(band.cutOut).toBeGreaterThanOrEqual(baseValue(kept.min.value) - 1e-6);
-      expect(limits.high!).toBeGreaterThan(band.cutIn);
-      expect(limits.low!).toBeLessThan(band.cutOut);
+      const [bottom, top] = [Math.min(band.cutIn, band.cutOut), Math.max(band.cutIn, band.cutOut)];
+      if (kept.max) expect(top).toBeLessThanOrEqual(baseValue(kept.max.value) + 1e-6);
+      if (kept.min) expect(bottom).toBeGreaterThanOrEqual(baseValue(kept.min.value) - 1e-6);
+      expect(limits.high!).toBeGreaterThan(top);
+      expect(limits.low!).toBeLessThan(bottom);
     }
     expect(everyUnit.length).toBeGreaterThan(1500);
   });

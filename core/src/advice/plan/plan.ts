@@ -1,4 +1,11 @@
-import { isFreezer, settingOf, type SettingId, type SettingValues } from '../../settings/index.ts';
+import {
+  isFreezer,
+  isHeated,
+  settingOf,
+  soundRange,
+  type SettingId,
+  type SettingValues,
+} from '../../settings/index.ts';
 import { goodsOf } from '../goods.ts';
 import { sideOf } from '../schools.ts';
 import type { UnitDescription } from '../unit.ts';
@@ -16,8 +23,8 @@ export interface Plan {
 }
 
 /**
- * Plans walk-in and reach-in freezers and refrigerators from what the unit is, what it holds, and the schools taken. Computed from the
- * goods' limit downward: limit − margin = cut-in, cut-in − differential = cut-out; alarms outside that band. Whole degrees of the
+ * Plans every kind of unit from what the unit is, what it holds, and the schools taken. Computed from the
+ * goods' limit downward: limit − margin = cut-in, cut-in − differential = cut-out, for what keeps warm upward from the coldest allowed; alarms outside that band. Whole degrees of the
  * display. Sources: limits as named in `goods.ts`; the rest common practice.
  */
 export function plan(unit: UnitDescription): Plan {
@@ -45,6 +52,7 @@ export function basisOf(unit: UnitDescription): PlanBasis {
     application: unit.application,
     goods: goodsOf(unit.goods),
     freezer: isFreezer(unit.application),
+    heated: isHeated(unit.application),
     coilProbe: unit.probes.includes('coil'),
     fahrenheit: (unit.displayUnit ?? 'celsius') === 'fahrenheit',
     side: (id) => sideOf(id, unit.schools, unit.companyDefaults),
@@ -57,6 +65,6 @@ function complete(draft: Draft, basis: PlanBasis): PlannedValue {
     value: draft.value,
     reason: draft.reason,
     school: draft.school ? { id: draft.school, side: basis.side(draft.school) } : null,
-    range: settingOf(draft.setting as SettingId).sound?.[basis.application] ?? null,
+    range: soundRange(settingOf(draft.setting as SettingId), basis.application),
   };
 }

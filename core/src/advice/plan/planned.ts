@@ -19,6 +19,8 @@ export interface PlanBasis {
   readonly application: Application;
   readonly goods: Goods;
   readonly freezer: boolean;
+  /** Keeps warm: the first stage heats. */
+  readonly heated: boolean;
   readonly coilProbe: boolean;
   readonly fahrenheit: boolean;
   readonly side: (id: SchoolId) => string;

@@ -1,19 +1,27 @@
-import { goods, type UnitDescription } from '@brine/core/advice';
-import { controlConfig } from '@brine/core/control';
-import { baseValue, isQuantity } from '@brine/core/quantities';
-import type { SettingValues } from '@brine/core/settings';
-import type { Fault, FaultKind, Scenario } from '@brine/core/simulation';
+import { goods, type UnitDescription } from '../advice/index.ts';
+import { controlConfig } from '../control/index.ts';
+import { baseValue, isQuantity } from '../quantities/index.ts';
+import type { SettingValues } from '../settings/index.ts';
+import type { DoorUse, Fault, FaultKind, Scenario } from '../simulation/index.ts';
 
 const HOUR = 3600;
+
+/** What of a unit's run may be asked otherwise. Hours. */
+export interface RunChoice {
+  readonly faults?: readonly Fault[];
+  readonly hours?: number;
+  readonly warmUpHours?: number;
+  readonly doorUse?: DoorUse;
+}
 
 /**
  * The run that shows what settings will do on a unit: a box of its kind, its own ambient and door, a day after a day to settle. A sentence where
  * nothing can be run yet.
  */
-export function forecastScenario(
+export function unitScenario(
   unit: UnitDescription,
   values: SettingValues,
-  faults: readonly Fault[] = [],
+  { faults = [], hours = 24, warmUpHours = 24, doorUse = unit.doorUse ?? 'normal' }: RunChoice = {},
 ): Scenario | string {
   const config = controlConfig(values);
   if (typeof config === 'string') return config;
@@ -22,10 +30,10 @@ export function forecastScenario(
     config,
     template: unit.application,
     choice: isQuantity(unit.ambient) ? { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) } : {},
-    doorUse: unit.doorUse ?? 'normal',
+    doorUse,
     faults,
-    seconds: 24 * HOUR,
-    warmUp: 24 * HOUR,
+    seconds: Math.round(hours * HOUR),
+    warmUp: Math.round(warmUpHours * HOUR),
     startOfDay: 0,
     storage: {
       min: limits.min ? baseValue(limits.min.value) : null,
@@ -45,6 +53,7 @@ export const whatIfs: readonly {
   { kind: 'airProbeOpen', words: 'air probe open from 02:00', from: 2, to: 24 },
   { kind: 'coilProbeOpen', words: 'coil probe open all day', from: 0, to: 24 },
   { kind: 'airProbeDrift', words: 'air probe reads 2 K too cold', from: 0, to: 24, amount: -2 },
+  { kind: 'deadCompressor', words: 'compressor dead from 10:00', from: 10, to: 24 },
   { kind: 'deadHeater', words: 'defrost heater dead all day', from: 0, to: 24 },
   { kind: 'deadFan', words: 'evaporator fan dead from 10:00', from: 10, to: 24 },
   { kind: 'doorLeftOpen', words: 'door left open, 17:00 to 19:00', from: 17, to: 19 },
@@ -53,10 +62,10 @@ export const whatIfs: readonly {
   { kind: 'powerCut', words: 'power cut, 12:00 to 14:00', from: 12, to: 14 },
 ];
 
-/** The fault of a run; none where nothing is tried. */
-export function faultsOf(kind: FaultKind | ''): readonly Fault[] {
+/** The fault of a run; none where nothing is tried. In a longer run what lasts all day lasts all run. */
+export function faultsOf(kind: FaultKind | '', hours = 24): readonly Fault[] {
   const found = whatIfs.find((w) => w.kind === kind);
-  return found
-    ? [{ kind: found.kind, from: found.from * HOUR, to: found.to * HOUR, amount: found.amount ?? null }]
-    : [];
+  if (!found) return [];
+  const to = found.to === 24 ? hours : found.to;
+  return [{ kind: found.kind, from: found.from * HOUR, to: to * HOUR, amount: found.amount ?? null }];
 }

@@ -1,0 +1,13 @@
+export * from './unitScenario.ts';
+export { simulatedFindings, type JudgedFinding } from './simulatedChecks.ts';
+export { goalIds, goals, CALL_WITHIN, type Goal, type GoalId } from './goals.ts';
+export type { Axis } from './axis.ts';
+export {
+  advise,
+  tryVariant,
+  tuningTask,
+  variantsOf,
+  type Tuned,
+  type TuningRow,
+  type TuningTask,
+} from './task.ts';
