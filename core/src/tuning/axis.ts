@@ -1,4 +1,4 @@
-import type { UnitDescription } from '../advice/index.ts';
+import { switchingBand, type UnitDescription } from '../advice/index.ts';
 import {
   baseValue,
   dimensionOf,
@@ -49,11 +49,10 @@ export function axisFor(
   const [low, high] = sound
     ? [Math.min(valueIn(sound.min, shown), at), Math.max(valueIn(sound.max, shown), at)]
     : spanAround(base, at, shown);
-  const step = Math.max(
-    leastStep(shown),
-    Math.ceil((high - low) / (MOST - 1) / leastStep(shown) - 1e-9) * leastStep(shown),
-  );
-  const first = Math.ceil(low / leastStep(shown) - 1e-9) * leastStep(shown);
+  const from = Math.min(low, lowestOf(setting, values, shown) ?? low);
+  const step =
+    niceSteps(shown).find((size) => (high - from) / size <= MOST - 1) ?? (high - from) / (MOST - 1);
+  const first = Math.ceil(from / step - 1e-9) * step;
   const list: number[] = [];
   for (let v = first; v <= high + 1e-9; v += step) list.push(Math.round(v * 1000) / 1000);
   if (isQuantity(present) && !list.some((v) => Math.abs(v - at) < 1e-6))
@@ -71,9 +70,22 @@ function spanAround(base: Quantity, at: number, shown: Quantity['unit']): readon
   return [dimension === 'temperatureDifference' ? Math.max(0.5 * per, low) : low, at + up * per];
 }
 
-/** The least step a technician would key in. */
-function leastStep(unit: Quantity['unit']): number {
-  return unit === 's' ? 10 : unit === 'K' ? 0.5 : 1;
+/** Steps a technician would key in, finest first. */
+function niceSteps(unit: Quantity['unit']): readonly number[] {
+  if (unit === 's') return [10, 30, 60, 300];
+  if (unit === 'min') return [1, 2, 5, 10, 15, 30];
+  if (unit === 'K') return [0.5, 1, 2];
+  return [1, 2, 3, 5];
+}
+
+/** Alarms are swept from just outside the band and from short delays, wherever the usual range begins. */
+function lowestOf(setting: SettingId, values: SettingValues, shown: Quantity['unit']): number | null {
+  const band = switchingBand(values);
+  if (setting === 'alarms.delay') return valueIn(quantity(5, 'min'), shown);
+  if (!band) return null;
+  const top = Math.max(band.cutIn, band.cutOut) + 1;
+  if (setting === 'alarms.highTemperature') return valueIn(quantity(top, 'degC'), shown);
+  return setting === 'alarms.highOffset' ? valueIn(quantity(top - band.setpoint, 'K'), shown) : null;
 }
 
 /** All combinations of the axes, in their order. */

@@ -134,11 +134,7 @@ export const goals: Readonly<Record<GoalId, Goal>> = {
         price: nuisance,
         against: [
           ...(nuisance > 0 ? [`${nuisance} alarm${nuisance === 1 ? '' : 's'} with nothing broken`] : []),
-          ...(called.late > CALL_WITHIN
-            ? [
-                `a dead compressor is called only ${called.late.toFixed(0)} min after the air has passed the limit of the goods`,
-              ]
-            : []),
+          ...(called.late > CALL_WITHIN ? [lateSays(called)] : []),
         ],
       };
     },
@@ -217,6 +213,11 @@ interface Called {
   readonly minutes: number;
   readonly late: number;
 }
+
+const lateSays = ({ late }: Called): string =>
+  Number.isFinite(late)
+    ? `a dead compressor is called only ${late.toFixed(0)} min after the goods have passed their limit`
+    : `a dead compressor is not called in ${WATCHED_H} h`;
 
 /** The worse of two moments: at rest between defrosts, and half an interval later. */
 function calledAfter(values: SettingValues, context: GoalContext): Called {
