@@ -64,7 +64,7 @@ export function createAppRouter(): Router {
             meta: { title: 'Survey' },
           },
           {
-            path: 'program/:view(plan|forecast|cabinet|compare)?',
+            path: 'program/:view(plan|forecast|tune|cabinet|compare)?',
             component: pages.programStation,
             props: true,
             meta: { title: 'Program' },

@@ -5,3 +5,4 @@ export * from './fold.ts';
 export * from './survey.ts';
 export * from './program.ts';
 export * from './stations.ts';
+export * from './variants.ts';

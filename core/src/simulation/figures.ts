@@ -40,6 +40,8 @@ export interface Figures {
   readonly alarms: Readonly<Record<string, number>>;
   readonly minutesAbove: number;
   readonly minutesBelow: number;
+  /** Time of the run until the product's surface first leaves its limits, either way; null where it never does. */
+  readonly minutesUntilOutside: number | null;
 }
 
 /** Limits of the goods, °C; null where none are given. */
@@ -92,6 +94,7 @@ export class FigureCount {
   private alarms: Record<string, number> = {};
   private above = 0;
   private below = 0;
+  private leftAt = -1;
   private last: BoxState;
 
   private readonly storage: StorageLimits;
@@ -151,8 +154,11 @@ export class FigureCount {
     this.product.add(state.productSlow, seconds);
     if (drive.compressor || drive.airHeater) this.running += seconds;
     if (phase !== 'regulate') this.defrosting += seconds;
-    if (this.storage.max !== null && state.productFast > this.storage.max) this.above += seconds;
-    if (this.storage.min !== null && state.productFast < this.storage.min) this.below += seconds;
+    const above = this.storage.max !== null && state.productFast > this.storage.max;
+    const below = this.storage.min !== null && state.productFast < this.storage.min;
+    if (above) this.above += seconds;
+    if (below) this.below += seconds;
+    if ((above || below) && this.leftAt < 0) this.leftAt = this.seconds;
   }
 
   figures(flows: BoxFlows): Figures {
@@ -182,6 +188,7 @@ export class FigureCount {
       alarms: this.alarms,
       minutesAbove: this.above / 60,
       minutesBelow: this.below / 60,
+      minutesUntilOutside: this.leftAt < 0 ? null : this.leftAt / 60,
     };
   }
 }

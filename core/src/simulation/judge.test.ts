@@ -24,6 +24,7 @@ const sound: Figures = {
   alarms: {},
   minutesAbove: 0,
   minutesBelow: 0,
+  minutesUntilOutside: null,
 };
 const limits = { min: 0, max: 5 };
 

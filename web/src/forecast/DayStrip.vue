@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { line, scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
-import { quantity, valueIn } from '@brine/core/quantities';
+import { quantity, unitSymbol, valueIn } from '@brine/core/quantities';
 import type { Sample, Simulated } from '@brine/core/simulation';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { laneNames, lanesOf, type LaneName } from './lanes.ts';
@@ -10,12 +10,13 @@ import StripTools from './StripTools.vue';
 import { useStripZoom } from './useStripZoom.ts';
 
 /**
- * A day: hours across, temperatures on top, a lane for each output below. A second run may lie under the first. Wheel, pinch and the buttons zoom;
+ * A day: hours across, temperatures on top, a lane for each output below. Others may lie under it. Wheel, pinch and the buttons zoom;
  * the cursor, by pointer or arrow keys, reads every lane.
  */
 const props = defineProps<{
   run: Simulated;
-  under: Simulated | null;
+  /** Others to compare with: their air as dashed lines, the lanes of the first under the bars. */
+  others: readonly { readonly id: string; readonly name: string; readonly result: Simulated }[];
   hours: number;
   /** Limits drawn across: name and °C. */
   limits: readonly { readonly name: string; readonly celsius: number }[];
@@ -42,7 +43,7 @@ const shown = (celsius: number) => valueIn(quantity(celsius, 'degC'), display.un
 const y = computed(() => {
   const values = [
     ...props.run.series.flatMap((s) => [s.air, s.coil]),
-    ...(props.under?.series ?? []).map((s) => s.air),
+    ...props.others.flatMap((other) => other.result.series.map((s) => s.air)),
     ...props.limits.map((l) => l.celsius),
   ].map(shown);
   const [low, high] = values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 10];
@@ -55,9 +56,15 @@ const curve = (series: readonly Sample[], of: (s: Sample) => number) =>
   line<Sample>()
     .x((s) => x.value(s.t))
     .y((s) => y.value(shown(of(s))))(series as Sample[]) ?? '';
-/** Curves from back to front: the day underneath, coil, product, air. */
+/** Told apart by their dash, not by colour alone. */
+const otherLooks = [
+  { stroke: 'var(--color-soft)', dash: '4 3' },
+  { stroke: 'var(--color-amber)', dash: '8 3' },
+  { stroke: 'var(--color-brine)', dash: '1 3' },
+] as const;
+/** Curves from back to front: the others, coil, product, air. */
 const curves = computed(() => {
-  const { run, under } = props;
+  const { run, others } = props;
   const drawn = (id: string, d: string, stroke: string, dash: string, wide: number) => ({
     id,
     d,
@@ -66,17 +73,15 @@ const curves = computed(() => {
     wide,
   });
   return [
-    ...(under
-      ? [
-          drawn(
-            'under',
-            curve(under.series, (s) => s.air),
-            'var(--color-soft)',
-            '4 3',
-            1.4,
-          ),
-        ]
-      : []),
+    ...others.map((other, i) =>
+      drawn(
+        `other:${other.id}`,
+        curve(other.result.series, (s) => s.air),
+        otherLooks[i % otherLooks.length]!.stroke,
+        otherLooks[i % otherLooks.length]!.dash,
+        1.4,
+      ),
+    ),
     drawn(
       'coil',
       curve(run.series, (s) => s.coil),
@@ -102,7 +107,8 @@ const curves = computed(() => {
 });
 const lanes = computed(() => {
   const own = lanesOf(props.run.series, end.value);
-  const under = props.under ? lanesOf(props.under.series, end.value) : null;
+  const first = props.others[0];
+  const under = first ? lanesOf(first.result.series, end.value) : null;
   return (Object.keys(laneNames) as LaneName[]).map((name, i) => ({
     name,
     words: laneNames[name],
@@ -170,10 +176,10 @@ function key(event: KeyboardEvent) {
           <rect :x="LEFT" y="0" :width="Math.max(0, width - LEFT - RIGHT)" :height="bottom + 2" />
         </clipPath>
       </defs>
-      <g v-for="tick in y.ticks(7)" :key="`y${tick}`">
+      <g v-for="(tick, i) in y.ticks(7)" :key="`y${tick}`">
         <line :x1="LEFT" :x2="width - RIGHT" :y1="y(tick)" :y2="y(tick)" stroke="var(--color-hairline)" />
         <text :x="LEFT - 8" :y="y(tick) + 4" text-anchor="end" class="fill-soft font-mono text-[12px]">
-          {{ tick }}
+          {{ tick }}{{ i === y.ticks(7).length - 1 ? ` ${unitSymbol(display.unit)}` : '' }}
         </text>
       </g>
       <g v-for="limit in limits" :key="limit.name">
@@ -256,6 +262,21 @@ function key(event: KeyboardEvent) {
         </text>
       </g>
     </svg>
+    <p v-if="others.length > 1" class="flex flex-wrap gap-x-5 text-[13.5px]" data-test="strip-key">
+      <span v-for="(other, i) in others" :key="other.id" class="flex items-center gap-1.5">
+        <svg width="34" height="8" aria-hidden="true">
+          <line
+            x1="0"
+            x2="34"
+            y1="4"
+            y2="4"
+            stroke-width="2"
+            :stroke="otherLooks[i % otherLooks.length]!.stroke"
+            :stroke-dasharray="otherLooks[i % otherLooks.length]!.dash"
+          /></svg
+        >{{ other.name }}</span
+      >
+    </p>
     <figcaption class="flex flex-wrap items-start gap-x-4 gap-y-1 text-[14px]">
       <span class="flex-1 basis-72" aria-live="polite" data-test="strip-reading"
         >{{ reading

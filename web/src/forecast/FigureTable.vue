@@ -5,7 +5,13 @@ import { printFor, quantity } from '@brine/core/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 
 /** What runs amount to, side by side. */
-const props = defineProps<{ runs: readonly { readonly name: string; readonly figures: Figures }[] }>();
+const props = defineProps<{
+  runs: readonly { readonly name: string; readonly figures: Figures }[];
+  days: number;
+  /** Amp hours of a 12 V battery instead of kilowatt hours. */
+  battery: boolean;
+}>();
+const BATTERY = 12;
 const display = useDisplay();
 const temperature = (celsius: number | null) =>
   celsius === null ? 'never' : printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display.unit);
@@ -16,6 +22,9 @@ const rows = computed(() => [
   line('Cut-in and cut-out seen', (f) => `${temperature(f.cutIn)} / ${temperature(f.cutOut)}`),
   line('Product, warmest', (f) => temperature(f.product.max)),
   line('Product surface over its limit', (f) => minutes(f.minutesAbove)),
+  line('First outside its limits after', (f) =>
+    f.minutesUntilOutside === null ? 'never' : minutes(f.minutesUntilOutside),
+  ),
   line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
   line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
   line('Shortest rest', (f) => minutes(f.shortestRestMinutes)),
@@ -23,8 +32,12 @@ const rows = computed(() => [
   line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
   line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
   line('Water left after a drain, at most', (f) => grams(f.waterLeftAfterDrain)),
-  line('Ice grown over the day', (f) => grams(f.iceGrown)),
-  line('Energy', (f) => `${f.kWhPerDay.toFixed(1)} kWh a day`),
+  line('Ice grown over the run', (f) => grams(f.iceGrown)),
+  line('Energy', (f) =>
+    props.battery
+      ? `${((f.kWhPerDay * 1000) / BATTERY).toFixed(0)} Ah a day`
+      : `${f.kWhPerDay.toFixed(1)} kWh a day`,
+  ),
   line(
     'Alarms',
     (f) =>
@@ -43,7 +56,7 @@ function line(name: string, of: (figures: Figures) => string) {
   <table class="table-plain" data-test="figures">
     <thead>
       <tr>
-        <th>A day in this box</th>
+        <th>{{ days === 1 ? 'A day' : `${days} days` }} in this box</th>
         <th v-for="run in runs" :key="run.name" class="!text-right">{{ run.name }}</th>
       </tr>
     </thead>

@@ -1,32 +1,39 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { UnitDescription } from '@brine/core/advice';
-import type { SettingValues } from '@brine/core/settings';
+import type { Variant } from '@brine/core/jobs';
 import { judgeRun, type FaultKind } from '@brine/core/simulation';
+import { faultsOf, unitScenario, whatIfs } from '@brine/core/tuning';
+import { applicationNames } from '@brine/core/settings';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import DayStrip from './DayStrip.vue';
 import FigureTable from './FigureTable.vue';
-import { faultsOf, forecastScenario, whatIfs } from './forecastScenario.ts';
-import { useRun } from './useRun.ts';
+import ReplayLog from './ReplayLog.vue';
+import VariantChoice from './VariantChoice.vue';
+import { useVariantRuns } from './useVariantRuns.ts';
 
-/** What the values will do: a simulated day of this unit, with the old control's day under it where its settings are known. */
-const props = defineProps<{ unit: UnitDescription; values: SettingValues; found: SettingValues | null }>();
-const SAMPLE = 30;
+/** What the values will do: simulated days of this unit, with up to three other sets of values under them, and what if something breaks. */
+const props = defineProps<{ unit: UnitDescription; variants: readonly Variant[] }>();
 const display = useDisplay();
-/** A fault tried on both: what would the control do with these settings. */
+/** A fault tried on all: what would the control do with these settings. */
 const fault = ref<FaultKind | ''>('');
-const scenario = computed(() => forecastScenario(props.unit, props.values, faultsOf(fault.value)));
-const storage = computed(() =>
-  typeof scenario.value === 'string' ? { min: null, max: null } : scenario.value.storage,
-);
-const planned = useRun(() => scenario.value, SAMPLE);
-const old = useRun(
-  () => (props.found ? forecastScenario(props.unit, props.found, faultsOf(fault.value)) : null),
-  SAMPLE,
-);
-const share = computed(() => planned.share.value ?? old.share.value);
+const days = ref(1);
+const shownIds = ref<readonly string[]>(['found', 'set']);
+const chosen = computed(() => props.variants.filter((v) => shownIds.value.includes(v.id)));
+const scenarioOf = (variant: Variant) =>
+  unitScenario(props.unit, variant.values, {
+    hours: days.value * 24,
+    faults: faultsOf(fault.value, days.value * 24),
+  });
+const { runs, share, problem, stop } = useVariantRuns(chosen, scenarioOf, () => 30 * days.value);
+const main = computed(() => runs.value.find((run) => run.id === 'set') ?? runs.value.at(-1) ?? null);
+const others = computed(() => runs.value.filter((run) => run !== main.value));
+const storage = computed(() => {
+  const scenario = chosen.value[0] && scenarioOf(chosen.value[0]);
+  return scenario && typeof scenario !== 'string' ? scenario.storage : { min: null, max: null };
+});
 const limits = computed(() => {
   const { min, max } = storage.value;
   return [
@@ -34,56 +41,54 @@ const limits = computed(() => {
     ...(min === null ? [] : [{ name: 'goods: coldest', celsius: min }]),
   ];
 });
-const runs = computed(() => [
-  ...(old.result.value ? [{ name: 'As found', figures: old.result.value.figures }] : []),
-  ...(planned.result.value ? [{ name: 'As set', figures: planned.result.value.figures }] : []),
-]);
-/** What each day says against its settings. */
+/** What each run says against its settings, and how long the goods stand a fault. */
 const judged = computed(() =>
-  runs.value.map((run) => ({
-    name: run.name,
-    against: judgeRun(run.figures, storage.value, display.unit),
+  runs.value.map(({ name, result }) => ({
+    name,
+    against: judgeRun(result.figures, storage.value, display.unit),
   })),
 );
-function stop() {
-  planned.stop();
-  old.stop();
-}
+const dayNames = [1, 3, 7, 30] as const;
 </script>
 
 <template>
   <div class="flex flex-col gap-4" data-test="forecast">
-    <FormProblem :message="planned.problem.value" />
-    <label class="flex flex-wrap items-center gap-2 text-[14px]"
-      >What if:
-      <select v-model="fault" class="!min-h-9 !py-1" data-test="what-if">
-        <option value="">nothing breaks</option>
-        <option v-for="w in whatIfs" :key="w.kind" :value="w.kind">{{ w.words }}</option>
-      </select>
-    </label>
+    <FormProblem :message="problem" />
+    <div class="flex flex-wrap items-center gap-x-6 gap-y-2 text-[14px]">
+      <label class="flex flex-wrap items-center gap-2"
+        >What if:
+        <select v-model="fault" class="!min-h-9 !py-1" data-test="what-if">
+          <option value="">nothing breaks</option>
+          <option v-for="w in whatIfs" :key="w.kind" :value="w.kind">{{ w.words }}</option>
+        </select>
+      </label>
+      <label class="flex items-center gap-2"
+        >Over
+        <select v-model="days" class="!min-h-9 !py-1" data-test="days">
+          <option v-for="n in dayNames" :key="n" :value="n">{{ n === 1 ? '1 day' : `${n} days` }}</option>
+        </select>
+      </label>
+    </div>
+    <VariantChoice v-model="shownIds" :variants="variants" />
     <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
       <template v-if="share !== null">
         <progress class="h-2 w-48 accent-brine" :value="share" max="1" aria-label="Simulating"></progress>
-        <span class="text-soft">Simulating two days, {{ Math.round(share * 100) }} %</span>
+        <span class="text-soft">Simulating, {{ Math.round(share * 100) }} %</span>
         <AppButton kind="quiet" @click="stop">Stop</AppButton>
       </template>
       <p v-else class="text-soft">
         <span class="font-semibold text-ink">━ air</span>, <span class="text-cold">━ coil</span>,
-        <span class="text-good">┅ product</span
-        ><template v-if="old.result.value">, ┅ grey: air as found; lower bars as found</template>. Estimated
-        for a {{ unit.application.includes('walkIn') ? 'walk-in' : 'reach-in' }} of usual size, second day.
+        <span class="text-good">┅ product</span> of {{ main?.name.toLowerCase()
+        }}<template v-if="others.length > 0"
+          >, ┅ air of the others; lower bars: {{ others[0]!.name.toLowerCase() }}</template
+        >. Estimated for a {{ applicationNames[unit.application].toLowerCase() }} of usual size, after a day
+        to settle.
       </p>
     </div>
-    <DayStrip
-      v-if="planned.result.value"
-      :run="planned.result.value"
-      :under="old.result.value"
-      :hours="24"
-      :limits="limits"
-    />
+    <DayStrip v-if="main" :run="main.result" :others="others" :hours="days * 24" :limits="limits" />
     <div v-for="run in judged" :key="run.name" data-test="judged">
       <p v-if="run.against.length === 0" class="border-l-4 border-good bg-good-wash px-3 py-2">
-        <strong class="font-semibold">✓ {{ run.name }}:</strong> this day says nothing against these settings.
+        <strong class="font-semibold">✓ {{ run.name }}:</strong> this run says nothing against these settings.
       </p>
       <div v-else class="border-l-4 border-amber bg-amber-wash px-3 py-2">
         <strong class="font-semibold">{{ run.name }}:</strong>
@@ -92,7 +97,14 @@ function stop() {
         </ul>
       </div>
     </div>
-    <FigureTable v-if="runs.length > 0" class="max-w-3xl" :runs="runs" />
+    <FigureTable
+      v-if="runs.length > 0"
+      class="max-w-3xl"
+      :days="days"
+      :battery="unit.application === 'vehicleFridge' || unit.supply?.kind === 'dc'"
+      :runs="runs.map((run) => ({ name: run.name, figures: run.result.figures }))"
+    />
+    <ReplayLog :variants="chosen" />
     <p class="text-[14px] text-soft">
       A simulation is an estimate: it knows the kind of box, its ambient and its door, not this coil’s dirt.
       Prove it at the unit.

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import type { ControllerDefinition } from '@brine/core/controllers';
 import { fold, programOf, valuesInForce, type AcceptedEntry, type EntryBody } from '@brine/core/jobs';
 import { simulate } from '@brine/core/simulation';
-import { forecastScenario } from './forecastScenario.ts';
+import { unitScenario } from '@brine/core/tuning';
 
 const demo = new URL('../../../demo/', import.meta.url);
 const families = new Map(
@@ -59,11 +59,11 @@ describe('the demo freezer, a simulated day (the plant is checked against conser
     job.entries.some((e) => e.kind === 'answer' && e.value === 'walkInFreezer'),
   )!;
   const { program, replacement } = programOfJob(freezer);
-  const planned = forecastScenario(
+  const planned = unitScenario(
     program.unit!,
     valuesInForce(replacement, program.rows, program.display!, program.values),
   );
-  const found = forecastScenario(program.unit!, program.found!.values);
+  const found = unitScenario(program.unit!, program.found!.values);
   const figures = (scenario: typeof planned) => {
     if (typeof scenario === 'string') throw new Error(scenario);
     return simulate(scenario)!.figures;
@@ -93,5 +93,5 @@ test('nothing to run without a set point: a sentence', () => {
     defrostMethod: 'offCycle',
     probes: ['air'],
   } as const;
-  expect(forecastScenario(unit, {})).toContain('expected a set point');
+  expect(unitScenario(unit, {})).toContain('expected a set point');
 });

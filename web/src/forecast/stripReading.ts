@@ -4,10 +4,12 @@ import { printFor, quantity } from '@brine/core/quantities';
 import type { Sample } from '@brine/core/simulation';
 import { eventWords } from './lanes.ts';
 
-/** A second of the run as a clock shows it. */
+/** A second of the run as a clock shows it, with its day from the second on. */
 export function clock(seconds: number): string {
   const minutes = Math.floor(seconds / 60);
-  return `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+  if (minutes === 1440) return '24:00';
+  const day = Math.floor(minutes / 1440);
+  return `${day > 0 ? `d${day + 1} ` : ''}${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
 /** Everything the strip holds at a second, in one sentence. */

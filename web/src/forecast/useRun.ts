@@ -1,52 +1,54 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Scenario, Simulated } from '@brine/core/simulation';
-import type { RunAnswer, RunRequest } from './simulation.worker.ts';
+import { CalledOff, core } from '../workers/corePool.ts';
 
 /** Settings change with every step of a flag: a run begins when they have rested a moment. */
-const REST_MS = 120;
+const REST_MS = 30;
+/** The first curve comes at this stride, the figures that are kept at 1 s. */
+const PREVIEW = 5;
+/** Longer runs have no preview: their own first one would take as long as the eye waits. */
+const PREVIEW_SECONDS = 4 * 86400;
 
 /**
- * A simulation in a worker that follows its scenario: a newer scenario ends the run under way, and the last result stays until the new one is there. `stop`
- * ends it by hand.
+ * A simulation in a worker that follows its scenario: a first curve at a stride, then the run at 1 s in its place. A newer scenario ends the run under way, and the
+ * last result stays until the new one is there. `stop` ends it by hand.
  */
-export function useRun(scenario: () => Scenario | string | null, sampleEvery: number) {
+export function useRun(scenario: () => Scenario | string | null, sampleEvery: () => number) {
   const result = shallowRef<Simulated | null>(null);
   const share = ref<number | null>(null);
   const problem = ref<string | null>(null);
-  let worker: Worker | null = null;
+  let off: AbortController | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let id = 0;
 
   function stop(): void {
     clearTimeout(timer);
-    worker?.terminate();
-    worker = null;
+    off?.abort();
+    off = null;
     share.value = null;
   }
 
-  function start(next: Scenario): void {
+  async function start(next: Scenario): Promise<void> {
     stop();
-    id += 1;
-    const mine = id;
+    const mine = new AbortController();
+    off = mine;
     share.value = 0;
-    worker = new Worker(new URL('./simulation.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<RunAnswer>) => {
-      if (data.id !== mine) return;
-      if ('share' in data) share.value = data.share;
-      else {
-        result.value = data.result;
-        stop();
-      }
-    };
-    worker.onerror = () => {
-      problem.value = 'The simulation could not be run in this browser.';
-      stop();
-    };
-    worker.postMessage({ id: mine, scenario: next, sampleEvery } satisfies RunRequest);
+    const run = (stride: number) =>
+      core.run(
+        'run',
+        { scenario: next, sampleEvery: sampleEvery(), stride },
+        { signal: mine.signal, share: (done) => off === mine && stride === 1 && (share.value = done) },
+      );
+    try {
+      if (next.seconds <= PREVIEW_SECONDS) result.value = await run(PREVIEW);
+      result.value = await run(1);
+    } catch (error) {
+      if (!(error instanceof CalledOff)) problem.value = (error as Error).message;
+    }
+    if (off === mine) stop();
   }
 
   watch(
-    () => JSON.stringify(scenario()),
+    () => JSON.stringify([scenario(), sampleEvery()]),
     () => {
       const next = scenario();
       clearTimeout(timer);
@@ -57,7 +59,7 @@ export function useRun(scenario: () => Scenario | string | null, sampleEvery: nu
       } else {
         // Said at once: what is shown is no longer what is set.
         share.value = 0;
-        timer = setTimeout(() => start(next), REST_MS);
+        timer = setTimeout(() => void start(next), REST_MS);
       }
     },
     { immediate: true },

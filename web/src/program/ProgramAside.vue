@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { switchingBand } from '@brine/core/advice';
+import { switchingBand, type Finding, type Remedy } from '@brine/core/advice';
 import { panelOf } from '@brine/core/controllers';
 import { deedWords, panelWords } from '@brine/core/panel';
 import { printFor, quantity } from '@brine/core/quantities';
+import type { JudgedFinding } from '@brine/core/tuning';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import FindingList from '../shared/ui/FindingList.vue';
 
+const props = defineProps<{ findings: readonly JudgedFinding[]; judging: boolean }>();
+defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
 const job = useJob();
+const session = useSession();
 const display = useDisplay();
 const program = computed(() => job.program.value);
 const words = computed(() => (job.replacement.value ? panelWords(job.replacement.value) : null));
@@ -36,10 +41,20 @@ const lost = computed(() => program.value.lost.length);
       <h2>Judgement</h2>
       <p class="mt-1 text-[17px]">{{ sentence }}</p>
     </div>
-    <FindingList v-if="program.findings.length > 0" :findings="program.findings" />
-    <p v-else class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="no-findings">
+    <FindingList
+      v-if="props.findings.length > 0"
+      :findings="props.findings"
+      :editable="session.mayWrite"
+      @take="(remedy, finding) => $emit('take', remedy, finding)"
+    />
+    <p v-if="judging" class="hint" role="status">Simulating a day of this unit …</p>
+    <p
+      v-else-if="props.findings.length === 0"
+      class="border-l-4 border-good bg-good-wash px-3 py-2"
+      data-test="no-findings"
+    >
       <strong class="font-semibold">✓ Nothing collides.</strong> Limits of the goods, alarms, defrost, fans
-      and the user's range fit together.
+      and the user's range fit together, and a simulated day of this unit says nothing against them.
     </p>
     <div v-if="words">
       <h3>Into the menu of the {{ job.replacement.value?.family }}</h3>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { settingsFromCode } from '@brine/core/jobs';
+import { settingsFromCode, variantsOfJob } from '@brine/core/jobs';
 import { printShown } from '@brine/core/handover';
 import type { SettingId, SettingValues } from '@brine/core/settings';
 import { useJob } from '../shared/job/useJob.ts';
@@ -13,36 +13,40 @@ import ForecastView from '../forecast/ForecastView.vue';
 import CabinetView from './CabinetView.vue';
 import CompareView from './CompareView.vue';
 import PlanView from './PlanView.vue';
+import TuneView from '../tuning/TuneView.vue';
 import ProgramAside from './ProgramAside.vue';
+import { useJudgement } from './useJudgement.ts';
 
-type View = 'plan' | 'forecast' | 'cabinet' | 'compare';
+type View = 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
 const props = defineProps<{ view?: string }>();
 const job = useJob();
 const session = useSession();
 const router = useRouter();
 const program = computed(() => job.program.value);
-const view = computed<View>(() =>
-  props.view === 'cabinet' || props.view === 'compare' || props.view === 'forecast' ? props.view : 'plan',
-);
 const views = [
   { id: 'plan' as const, name: 'Plan' },
   { id: 'forecast' as const, name: 'Forecast' },
+  { id: 'tune' as const, name: 'Tune' },
   { id: 'cabinet' as const, name: 'At the cabinet' },
   { id: 'compare' as const, name: 'Compare' },
 ];
+const view = computed<View>(() =>
+  views.some(({ id }) => id === props.view) ? (props.view as View) : 'plan',
+);
 const family = computed(() => job.replacement.value?.family);
-const heading = computed(() =>
-  view.value === 'plan'
-    ? `Planned for the ${job.job.value?.unit.name ?? 'unit'}`
-    : view.value === 'forecast'
-      ? 'What these will do'
-      : view.value === 'cabinet'
-        ? `Key these into the ${family.value ?? 'new control'}`
-        : 'Found, and set',
+const heading = computed(
+  () =>
+    ({
+      plan: `Planned for the ${job.job.value?.unit.name ?? 'unit'}`,
+      forecast: 'What these will do',
+      tune: 'What would do better',
+      cabinet: `Key these into the ${family.value ?? 'new control'}`,
+      compare: 'Found, and set',
+    })[view.value],
 );
 const differing = computed(() => program.value.rows.filter((row) => row.differs).length);
 const summary = computed(() => {
-  if (view.value === 'plan' || view.value === 'forecast')
+  if (view.value !== 'cabinet' && view.value !== 'compare')
     return `${program.value.chosen.length} values, ${program.value.chosen.filter((c) => c.changed).length} changed by hand`;
   return `${program.value.rows.length} in menu order, ${differing.value} differ from found`;
 });
@@ -56,13 +60,15 @@ const inForce = computed<SettingValues>(() => {
     target.fixed,
   ) as SettingValues;
 });
-const change = (values: SettingValues) =>
+const variants = computed(() => variantsOfJob(program.value, job.replacement.value, inForce.value));
+const judgement = useJudgement(program, inForce);
+const change = (values: SettingValues, why = 'moved on the rule') =>
   job.write(
     ...(Object.keys(values) as SettingId[]).map((setting) => ({
       kind: 'planned' as const,
       setting,
       value: values[setting]!,
-      why: 'moved on the rule',
+      why,
     })),
   );
 
@@ -112,8 +118,18 @@ useJumpTargets(() =>
           aria-label="Forecast"
           class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
           :unit="program.unit"
+          :variants="variants"
+        />
+        <TuneView
+          v-else-if="view === 'tune'"
+          tabindex="0"
+          role="region"
+          aria-label="Tuning"
+          class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+          :unit="program.unit"
           :values="inForce"
-          :found="program.found?.values ?? null"
+          :editable="session.mayWrite"
+          @take="change"
         />
         <p v-else-if="!family" class="mt-5">
           {{ job.newPin.value ? 'Loading the definition of the new control …' : ''
@@ -132,12 +148,18 @@ useJumpTargets(() =>
           class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
         />
       </section>
-      <ProgramAside class="lg:min-h-0 lg:overflow-auto" :class="{ 'max-md:hidden': view === 'cabinet' }" />
+      <ProgramAside
+        class="lg:min-h-0 lg:overflow-auto"
+        :class="{ 'max-md:hidden': view === 'cabinet' }"
+        :findings="judgement.findings.value"
+        :judging="judgement.running.value"
+        @take="(remedy, finding) => change(remedy.values, `mends: ${finding.message}`)"
+      />
     </div>
     <div class="shrink-0 border-t border-ink bg-paper" :class="{ 'max-md:hidden': view === 'cabinet' }">
       <TheRule
         :values="inForce"
-        :findings="program.findings"
+        :findings="judgement.findings.value"
         :unit="program.unit"
         :editable="session.mayWrite"
         @change="change"

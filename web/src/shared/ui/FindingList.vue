@@ -1,7 +1,13 @@
 <script setup lang="ts">
-import type { Finding } from '@brine/core/advice';
+import type { Finding, Remedy } from '@brine/core/advice';
+import AppButton from './AppButton.vue';
 
-defineProps<{ findings: readonly Finding[] }>();
+/** Findings in their order; what mends one with a press stands under it, where the reader may write. */
+defineProps<{
+  findings: readonly (Finding & { readonly remedy?: Remedy | null })[];
+  editable?: boolean;
+}>();
+defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
 const words = { error: 'Will go wrong', warning: 'Look at this', note: 'Unusual' } as const;
 const look = {
   error: 'border-alarm bg-alarm-wash',
@@ -20,6 +26,14 @@ const look = {
       :data-code="finding.code"
     >
       <strong class="font-semibold">{{ words[finding.severity] }}. </strong>{{ finding.message }}
+      <AppButton
+        v-if="editable && finding.remedy"
+        kind="quiet"
+        class="mt-1 block"
+        data-test="remedy"
+        @click="$emit('take', finding.remedy, finding)"
+        >Set {{ finding.remedy.words }}</AppButton
+      >
     </li>
   </ul>
 </template>

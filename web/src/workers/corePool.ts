@@ -1,0 +1,105 @@
+import type { CoreAnswer, CoreJob, CoreJobs, CoreRequest } from './coreJobs.ts';
+
+/** What a pool needs of a worker; the browser's own, or one of a test. */
+export interface PoolWorker {
+  onmessage: ((event: { data: CoreAnswer }) => void) | null;
+  onerror: ((event: unknown) => void) | null;
+  postMessage(message: { readonly id: number; readonly request: CoreRequest }): void;
+  terminate(): void;
+}
+
+interface Waiting {
+  readonly id: number;
+  readonly request: CoreRequest;
+  readonly done: (result: unknown) => void;
+  readonly failed: (error: Error) => void;
+  readonly share: (share: number) => void;
+}
+
+/** A run that was called off: nobody waits for it any more. */
+export class CalledOff extends Error {}
+
+/**
+ * Workers for heavy calls of the core: jobs queue for the first free one. A job called off before it began is dropped, one under way takes its worker with it, and
+ * a new worker is made when the next job comes.
+ */
+export function corePool(size: number, make: () => PoolWorker) {
+  const idle: PoolWorker[] = [];
+  const busy = new Map<number, PoolWorker>();
+  const queue: Waiting[] = [];
+  let last = 0;
+
+  function next(): void {
+    while (queue.length > 0 && busy.size < size) {
+      const waiting = queue.shift()!;
+      const worker = idle.pop() ?? make();
+      busy.set(waiting.id, worker);
+      const free = () => {
+        busy.delete(waiting.id);
+        idle.push(worker);
+        next();
+      };
+      worker.onmessage = ({ data }) => {
+        if (data.id !== waiting.id) return;
+        if ('share' in data) return waiting.share(data.share);
+        free();
+        if ('problem' in data) waiting.failed(new Error(data.problem));
+        else waiting.done(data.result);
+      };
+      worker.onerror = () => {
+        busy.delete(waiting.id);
+        worker.terminate();
+        waiting.failed(new Error('This could not be computed in this browser.'));
+        next();
+      };
+      worker.postMessage({ id: waiting.id, request: waiting.request });
+    }
+  }
+
+  function callOff(id: number): void {
+    const at = queue.findIndex((waiting) => waiting.id === id);
+    if (at >= 0) queue.splice(at, 1);
+    const worker = busy.get(id);
+    if (!worker) return;
+    busy.delete(id);
+    worker.terminate();
+    next();
+  }
+
+  return {
+    size,
+    /** Runs a job; rejects with {@link CalledOff} where the signal comes first. */
+    run<K extends CoreJob>(
+      kind: K,
+      asks: CoreJobs[K]['asks'],
+      {
+        signal,
+        share = () => undefined,
+      }: { readonly signal?: AbortSignal; readonly share?: (share: number) => void } = {},
+    ): Promise<CoreJobs[K]['gives']> {
+      last += 1;
+      const id = last;
+      return new Promise((done, failed) => {
+        if (signal?.aborted) return failed(new CalledOff());
+        signal?.addEventListener('abort', () => {
+          callOff(id);
+          failed(new CalledOff());
+        });
+        queue.push({
+          id,
+          request: { kind, ...asks } as CoreRequest,
+          done: done as (result: unknown) => void,
+          failed,
+          share,
+        });
+        next();
+      });
+    },
+  };
+}
+
+/** The page's own pool: as many workers as the machine has cores, between two and four. */
+export const core = corePool(
+  Math.min(4, Math.max(2, globalThis.navigator?.hardwareConcurrency ?? 2)),
+  () => new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }) as unknown as PoolWorker,
+);
