@@ -10,7 +10,7 @@ const rooms = {
   controllers: ['quantities', 'settings', 'files'],
   advice: ['quantities', 'settings', 'files'],
   panel: ['quantities', 'settings', 'controllers'],
-  practice: ['quantities', 'settings', 'controllers', 'panel'],
+  practice: ['quantities', 'settings', 'controllers', 'panel', 'control', 'plant', 'simulation'],
   control: ['quantities', 'settings'],
   plant: ['quantities'],
   simulation: ['quantities', 'settings', 'files', 'control', 'plant'],

@@ -3,6 +3,7 @@ export type { ControlEvent, Emit } from './event.ts';
 export {
   copyState,
   powerUp,
+  type AlarmCause,
   type Command,
   type ControlInputs,
   type ControlOutputs,

@@ -3,6 +3,9 @@ import type { Condition } from '../panel/index.ts';
 
 /** The kinds of exercise on a panel. */
 export const drillKinds = ['setValues', 'findChanged', 'restoreLocked', 'clearAlarms', 'deeds'] as const;
+/** Every exercise that progress is kept of: those on the panel alone, and the warm box behind it. */
+export const practiceKinds = [...drillKinds, 'whyWarm'] as const;
+export type PracticeKind = (typeof practiceKinds)[number];
 export type DrillKind = (typeof drillKinds)[number];
 
 /** One code and the value it must end at. */

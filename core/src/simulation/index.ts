@@ -7,3 +7,4 @@ export { judgeRun } from './judge.ts';
 export { readVary, sweep, type Swept, type SweepRow, type Vary } from './sweep.ts';
 export { seriesCsv } from './seriesCsv.ts';
 export { simulate, type Sample, type Simulated, type SimulateOptions } from './simulate.ts';
+export { UnitRun } from './unitRun.ts';

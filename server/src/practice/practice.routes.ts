@@ -1,5 +1,5 @@
 import { boolean, number, object, string } from 'yup';
-import { drillKinds } from '@brine/core/practice';
+import { practiceKinds } from '@brine/core/practice';
 import { name, uuid } from '../http/fields.ts';
 import { personOf, route } from '../http/route.ts';
 import { keepRun, readProgress } from './practice.service.ts';
@@ -29,9 +29,9 @@ export const practiceRoutes = [
       id: uuid('id'),
       definitionId: name('definitionId', 100),
       family: name('family'),
-      drill: string<(typeof drillKinds)[number]>()
+      drill: string<(typeof practiceKinds)[number]>()
         .required('drill: expected a kind of drill')
-        .oneOf(drillKinds, `drill: expected one of ${drillKinds.join(', ')}`),
+        .oneOf(practiceKinds, `drill: expected one of ${practiceKinds.join(', ')}`),
       passed: boolean().required('passed: expected true or false'),
       seconds: count('seconds', 86400),
       strokes: count('strokes', 100000),

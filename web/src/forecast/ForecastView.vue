@@ -68,8 +68,8 @@ const dayNames = [1, 3, 7, 30] as const;
           <option v-for="n in dayNames" :key="n" :value="n">{{ n === 1 ? '1 day' : `${n} days` }}</option>
         </select>
       </label>
+      <VariantChoice v-model="shownIds" :variants="variants" />
     </div>
-    <VariantChoice v-model="shownIds" :variants="variants" />
     <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
       <template v-if="share !== null">
         <progress class="h-2 w-48 accent-brine" :value="share" max="1" aria-label="Simulating"></progress>

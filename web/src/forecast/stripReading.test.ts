@@ -19,7 +19,7 @@ const sample = (t: number, more: Partial<Sample> = {}): Sample => ({
 });
 
 test('a second as a clock shows it', () =>
-  expect([0, 3661, 90_000].map(clock)).toEqual(['00:00', '01:01', '01:00']));
+  expect([0, 3661, 86_400, 90_000].map(clock)).toEqual(['00:00', '01:01', '24:00', 'd2 01:00']));
 
 test('the nearest sample, in the reader’s degrees, with what is on', () => {
   const series = [sample(0), sample(30, { compressor: true, fan: true, door: true }), sample(60)];

@@ -13,7 +13,7 @@ const props = defineProps<{
 }>();
 const LEFT = 56;
 const RIGHT = 18;
-const TOP = 14;
+const TOP = 30;
 const HEIGHT = 230;
 const frame = ref<HTMLElement | null>(null);
 const width = ref(640);
@@ -32,7 +32,7 @@ const scale = (of: (row: TuningRow) => number, range: [number, number]) => {
   const [low, high] = values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 1];
   const room = Math.max((high - low) * 0.06, 1e-6);
   return scaleLinear()
-    .domain([low - room, high + room])
+    .domain([low >= 0 ? Math.max(0, low - room) : low - room, high + room])
     .nice(6)
     .range(range);
 };

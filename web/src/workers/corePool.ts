@@ -52,7 +52,7 @@ export function corePool(size: number, make: () => PoolWorker) {
         waiting.failed(new Error('This could not be computed in this browser.'));
         next();
       };
-      worker.postMessage({ id: waiting.id, request: waiting.request });
+      worker.postMessage({ id: waiting.id, request: plain(waiting.request) });
     }
   }
 
@@ -63,7 +63,8 @@ export function corePool(size: number, make: () => PoolWorker) {
     if (!worker) return;
     busy.delete(id);
     worker.terminate();
-    next();
+    // Others of the same signal are called off first.
+    queueMicrotask(next);
   }
 
   return {
@@ -96,6 +97,13 @@ export function corePool(size: number, make: () => PoolWorker) {
       });
     },
   };
+}
+
+/** The same without the page's reactive wrappers, which cannot be posted. */
+function plain<T>(value: T): T {
+  if (Array.isArray(value)) return value.map(plain) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, plain(inner)])) as T;
 }
 
 /** The page's own pool: as many workers as the machine has cores, between two and four. */

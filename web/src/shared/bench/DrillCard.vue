@@ -13,7 +13,7 @@ import type { LivePanel } from './useLivePanel.ts';
 
 /** An exercise: what is asked, a hint for the next strokes, the time, the mark and one's strokes. */
 const props = defineProps<{ machine: Machine; live: LivePanel }>();
-const emit = defineEmits<{ finished: [result: DrillResult] }>();
+const emit = defineEmits<{ finished: [result: DrillResult]; began: [] }>();
 const exercise = useDrill(props.machine, props.live, (result) => emit('finished', result));
 const kinds = computed(() => drillsOf(props.machine));
 const { drill, mark, hints, notebook, seconds } = exercise;
@@ -30,7 +30,7 @@ const { drill, mark, hints, notebook, seconds } = exercise;
           :key="kind"
           :data-test="`drill-${kind}`"
           :disabled="live.replaying.value"
-          @click="exercise.start(kind)"
+          @click="(exercise.start(kind), emit('began'))"
           >{{ drillWords[kind].name }}</AppButton
         >
       </div>

@@ -11,9 +11,21 @@ const switches = computed(() => props.machine.panel.switches ?? []);
 const text = computed(() => {
   const shown = props.live.display.value;
   if (props.live.state.value.phase === 'off') return '';
-  if (shown === 'reading') return props.machine.panel.display?.text ? 'COOLING' : '--.-';
+  const { seen } = props.live;
+  if (shown === 'reading') {
+    if (seen.value) return seen.value.reading.replaceAll('−', '-').toUpperCase();
+    return props.machine.panel.display?.text ? 'COOLING' : '--.-';
+  }
+  if (seen.value && showsCoil.value && shown === showsCoil.value)
+    return seen.value.coil.replaceAll('−', '-').toUpperCase();
   return shown.replaceAll('−', '-').toUpperCase();
 });
+/** What the deed that shows the coil puts on the display: with a unit behind it, its temperature. */
+const showsCoil = computed(() =>
+  props.live.state.value.deeds.at(-1) === 'showCoil'
+    ? (props.machine.panel.deeds?.find((deed) => deed.does === 'showCoil')?.shows ?? null)
+    : null,
+);
 /** What lamps on the front would say. */
 const signs = computed(() => {
   const { defrost, standby, locked, alarms } = props.live.state.value.condition;
@@ -22,6 +34,8 @@ const signs = computed(() => {
     defrost && 'defrost',
     standby && 'standby',
     locked && 'keys locked',
+    props.live.seen.value?.relays.compressor && 'compressor',
+    props.live.seen.value?.relays.fan && 'fan',
   ].filter(Boolean);
 });
 const isDown = (id: string) => props.live.down.value.includes(id);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { deedWords, type Machine } from '@brine/core/panel';
+import { unitBehind } from '@brine/core/practice';
 import { newId } from '../outbox/identity.ts';
 import CautionNote from '../ui/CautionNote.vue';
 import FormProblem from '../ui/FormProblem.vue';
@@ -8,6 +9,8 @@ import DrillCard from './DrillCard.vue';
 import PanelFace from './PanelFace.vue';
 import ProgressTable from './ProgressTable.vue';
 import type { DrillResult } from './useDrill.ts';
+import UnitCard from './UnitCard.vue';
+import WhyWarmCard from './WhyWarmCard.vue';
 import { useLivePanel } from './useLivePanel.ts';
 import { useProgress } from './useProgress.ts';
 
@@ -15,6 +18,9 @@ import { useProgress } from './useProgress.ts';
 const props = defineProps<{ machine: Machine; draft?: boolean }>();
 const deeds = computed(() => deedWords(props.machine.panel));
 const live = useLivePanel(props.machine, new Map());
+/** Controls that regulate no air have no box behind them. */
+const hasUnit = unitBehind(props.machine.definition, live.state.value) !== null;
+const warm = ref<InstanceType<typeof WhyWarmCard> | null>(null);
 const progress = props.draft ? null : useProgress();
 
 function finished(result: DrillResult) {
@@ -27,6 +33,7 @@ function finished(result: DrillResult) {
   <div class="grid gap-8 xl:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
     <div>
       <PanelFace :machine="machine" :live="live" />
+      <UnitCard v-if="hasUnit" :live="live" />
       <p class="hint mx-auto mt-3 max-w-md">
         Keys answer to mouse, touch and the digits on them. Several together: fingers, digits, or Shift and a
         click, which keeps a key down until it is clicked again.
@@ -49,7 +56,8 @@ function finished(result: DrillResult) {
       >
     </div>
     <div class="flex flex-col gap-6">
-      <DrillCard :machine="machine" :live="live" @finished="finished" />
+      <DrillCard :machine="machine" :live="live" @finished="finished" @began="warm?.close()" />
+      <WhyWarmCard v-if="hasUnit" ref="warm" :machine="machine" :live="live" @finished="finished" />
       <ProgressTable v-if="progress" :lines="progress.lines.value" :definition-id="machine.definition.id" />
       <FormProblem v-if="progress" :message="progress.problem.value" />
     </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { drillKinds, type DrillKind } from '@brine/core/practice';
+import { practiceKinds, type PracticeKind } from '@brine/core/practice';
 import type { ProgressLine } from '../api/types.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { drillWords } from './drillWords.ts';
@@ -17,12 +17,12 @@ const people = computed(() => {
     .map((id) => ({
       id,
       name: id === own ? 'You' : (here.value.find((line) => line.person === id)?.name ?? ''),
-      lines: drillKinds.flatMap((kind) =>
+      lines: practiceKinds.flatMap((kind) =>
         here.value.filter((line) => line.person === id && line.drill === kind),
       ),
     }));
 });
-const nameOf = (drill: string) => drillWords[drill as DrillKind]?.name ?? drill;
+const nameOf = (drill: string) => drillWords[drill as PracticeKind]?.name ?? drill;
 </script>
 
 <template>

@@ -1,7 +1,7 @@
-import type { DrillKind } from '@brine/core/practice';
+import type { PracticeKind } from '@brine/core/practice';
 
 /** What each kind of drill is called, and what it asks. */
-export const drillWords: Readonly<Record<DrillKind, { readonly name: string; readonly asks: string }>> = {
+export const drillWords: Readonly<Record<PracticeKind, { readonly name: string; readonly asks: string }>> = {
   setValues: { name: 'Set five values', asks: 'Set these' },
   findChanged: { name: 'Find what was changed', asks: 'One value differs from this sheet: set it back' },
   restoreLocked: {
@@ -13,4 +13,5 @@ export const drillWords: Readonly<Record<DrillKind, { readonly name: string; rea
     asks: 'Alarms stand. Write every code down first, then clear them',
   },
   deeds: { name: 'Without the menu', asks: 'Do these, in this order' },
+  whyWarm: { name: 'Find why it does not cool', asks: 'This box is too warm. Find out why' },
 };

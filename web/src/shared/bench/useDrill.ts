@@ -9,6 +9,7 @@ import {
   nextHint,
   type Drill,
   type DrillKind,
+  type PracticeKind,
   type Mark,
   type Notebook,
 } from '@brine/core/practice';
@@ -16,7 +17,7 @@ import type { LivePanel } from './useLivePanel.ts';
 
 /** A finished drill, as it is kept. */
 export interface DrillResult {
-  readonly drill: DrillKind;
+  readonly drill: PracticeKind;
   readonly passed: boolean;
   readonly seconds: number;
   readonly strokes: number;

@@ -10,6 +10,7 @@ import {
   type PanelState,
 } from '@brine/core/panel';
 import type { CodeValues } from '@brine/core/controllers';
+import { unitBehind, type AtTheUnit, type UnitBehind } from '@brine/core/practice';
 import { usePanelKeys } from './usePanelKeys.ts';
 
 /** A stroke that was done, with the display after it. Waits stand in it too, so that a replay closes menus as they closed. */
@@ -26,11 +27,35 @@ export function useLivePanel(machine: Machine, begins: CodeValues) {
   /** Somebody else's hands are on it: a replay runs, keys do nothing. */
   const replaying = ref(false);
 
+  /** The control's own machine and a box, behind the panel unless an exercise sets its own condition. */
+  let unit: UnitBehind | null = null;
+  /** Seconds at the unit for each second of the panel. */
+  const pace = ref(1);
+  const seen = shallowRef<{
+    readonly reading: string;
+    readonly coil: string;
+    readonly unit: AtTheUnit;
+    readonly relays: UnitBehind['outputs'];
+  } | null>(null);
+
+  function letPass(seconds: number): void {
+    if (!unit || state.value.phase === 'off') return;
+    state.value = unit.pass(state.value, seconds);
+    seen.value = {
+      reading: unit.reading(),
+      coil: unit.reading('coil'),
+      unit: unit.atTheUnit,
+      relays: { ...unit.outputs },
+    };
+  }
+
   function perform(what: Act): void {
     try {
       const result = act(machine, state.value, what);
       state.value = result.state;
       display.value = shows(machine, result.state);
+      // A deed is done by the control behind within the second.
+      if (what.action !== 'wait') letPass(1);
       if (!replaying.value) note(what);
     } catch (error) {
       if (!(error instanceof WrongAct)) throw error;
@@ -58,10 +83,26 @@ export function useLivePanel(machine: Machine, begins: CodeValues) {
   const keys = usePanelKeys(machine, state, byHand);
   const clock = setInterval(() => {
     if (keys.down.value.length === 0) byHand({ action: 'wait', seconds: 1 });
+    letPass(pace.value);
   }, 1000);
   onScopeDispose(() => clearInterval(clock));
 
+  /** Puts a unit behind the panel, one that an exercise made or the one that fits its settings; false: none, the condition is the exercise's. */
+  function attach(made: { readonly unit: UnitBehind; readonly state: PanelState } | boolean): void {
+    pace.value = 1;
+    if (typeof made === 'object') {
+      unit = made.unit;
+      state.value = made.state;
+      done.value = [];
+    } else unit = made ? unitBehind(machine.definition, state.value) : null;
+    seen.value = null;
+    letPass(0);
+    display.value = shows(machine, state.value);
+  }
+  attach(true);
+
   function begin(values: CodeValues, condition?: Condition): void {
+    attach(false);
     state.value = panelAtRest(machine, values, condition);
     display.value = shows(machine, state.value);
     if (!replaying.value) done.value = [];
@@ -76,6 +117,10 @@ export function useLivePanel(machine: Machine, begins: CodeValues) {
     replaying,
     perform,
     begin,
+    attach,
+    pace,
+    /** What is to be seen at the unit; null where none stands behind the panel. */
+    seen,
     down: keys.down,
     heldSeconds: keys.heldSeconds,
     keyDown: keys.keyDown,

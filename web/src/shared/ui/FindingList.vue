@@ -32,7 +32,7 @@ const look = {
         class="mt-1 block"
         data-test="remedy"
         @click="$emit('take', finding.remedy, finding)"
-        >Set {{ finding.remedy.words }}</AppButton
+        >Change: {{ finding.remedy.words }}</AppButton
       >
     </li>
   </ul>
