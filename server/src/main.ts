@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { closeReviews } from './reviews/reviews.service.ts';
 import { theCompany } from './company/company.service.ts';
 import { readConfig, type Config } from './config.ts';
 import { databaseOn } from './database/database.ts';
@@ -57,6 +58,7 @@ async function stop(signal: string): Promise<void> {
     server.close(() => resolve());
     (server as { closeIdleConnections?: () => void }).closeIdleConnections?.();
   });
+  await closeReviews();
   await orm.close(true);
   process.exit(0);
 }

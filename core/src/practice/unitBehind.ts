@@ -71,7 +71,8 @@ export class UnitBehind {
       config,
       template,
       choice: {},
-      doorUse: 'normal',
+      // A door that happens to stand open while somebody looks would be a false trail.
+      doorUse: 'shut',
       faults,
       seconds: 0,
       warmUp: 0,

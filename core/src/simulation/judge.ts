@@ -6,6 +6,8 @@ const MOST_STARTS = 8;
 /** Ice below this is what any step leaves behind, kg. */
 const ICE = 0.05;
 
+/** An estimate does not know the goods' temperature closer than this, K. */
+export const GOODS_NEAR = 0.5;
 const grams = (kg: number) => `${Math.round(kg * 1000)} g`;
 
 /** What a simulated run says against its settings, each in a sentence with its number, gravest first; nothing where the run is sound. */
@@ -16,9 +18,9 @@ export function judgeRun(
 ): readonly string[] {
   const degrees = (celsius: number) => printFor(quantity(round(celsius), 'degC'), unit);
   const said: string[] = [];
-  if (storage.max !== null && f.product.max > storage.max)
+  if (storage.max !== null && f.product.max > storage.max + GOODS_NEAR)
     said.push(`the goods reach ${degrees(f.product.max)}, their limit is ${degrees(storage.max)}`);
-  if (storage.min !== null && f.product.min < storage.min)
+  if (storage.min !== null && f.product.min < storage.min - GOODS_NEAR)
     said.push(`the goods fall to ${degrees(f.product.min)}, their limit is ${degrees(storage.min)}`);
   if (f.iceGrown > ICE)
     said.push(`${grams(f.iceGrown)} of ice grow over the run: the defrosts do not clear the coil`);

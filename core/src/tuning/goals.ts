@@ -9,7 +9,7 @@ import {
   type TemperatureUnit,
 } from '../quantities/index.ts';
 import type { SettingId, SettingValues } from '../settings/index.ts';
-import { simulate, type Figures, type Scenario } from '../simulation/index.ts';
+import { GOODS_NEAR, simulate, type Figures, type Scenario } from '../simulation/index.ts';
 import { unitScenario } from './unitScenario.ts';
 
 export const goalIds = ['fewerStarts', 'quietAlarm', 'shortestDefrost', 'leastEnergy'] as const;
@@ -64,10 +64,10 @@ function scenarioOf(values: SettingValues, { unit }: GoalContext, hours: number,
 function goodsSay(f: Figures, { storage }: Scenario, display: TemperatureUnit): readonly string[] {
   const show = (celsius: number) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display);
   return [
-    ...(storage.max !== null && f.product.max > storage.max + 0.05
+    ...(storage.max !== null && f.product.max > storage.max + GOODS_NEAR
       ? [`goods reach ${show(f.product.max)}, limit ${show(storage.max)}`]
       : []),
-    ...(storage.min !== null && f.product.min < storage.min - 0.05
+    ...(storage.min !== null && f.product.min < storage.min - GOODS_NEAR
       ? [`goods fall to ${show(f.product.min)}, limit ${show(storage.min)}`]
       : []),
   ];

@@ -51,7 +51,7 @@ describe('a mistake that only a run can tell is found, and its remedy takes it a
     ['iceGrows', 'walkInFreezer', { 'defrost.endTemperature': c(4) }],
     ['defrostEndsByTime', 'walkInFreezer', { 'defrost.maxDuration': min(15) }],
     ['drainTooShort', 'walkInFreezer', { 'defrost.drainTime': min(0) }],
-    ['goodsTooWarm', 'walkInFreezer', { 'regulation.setpoint': c(-19) }],
+    ['goodsTooWarm', 'walkInFreezer', { 'regulation.setpoint': c(-18) }],
     [
       'nuisanceAlarm',
       'walkInFreezer',

@@ -2,7 +2,7 @@ import { remedyWords, type Finding, type Remedy, type UnitDescription, check } f
 import { bandOf, controlConfig } from '../control/index.ts';
 import { isQuantity, printFor, quantity, type TemperatureUnit } from '../quantities/index.ts';
 import type { SettingId, SettingValues } from '../settings/index.ts';
-import { simulate, type Simulated } from '../simulation/index.ts';
+import { GOODS_NEAR, simulate, type Simulated } from '../simulation/index.ts';
 import { unitScenario } from './unitScenario.ts';
 
 /** A finding of a simulated day, with what takes it away where something does. */
@@ -33,8 +33,6 @@ const MOST_STARTS = 8;
 /** Ice and water below these are what any step leaves behind, kg. */
 const ICE = 0.05;
 const WATER = 0.05;
-/** An estimate does not know the goods' temperature closer than this, K. */
-const NEAR = 0.3;
 /** A rest that lets the air run this far past cut-in is felt, K. */
 const OVERSHOOT = 1;
 const STRIDE = 5;
@@ -72,7 +70,7 @@ const checks: readonly SimulatedCheck[] = [
     find: ({ day, limits, show, values }) =>
       limits.max === null ||
       values['regulation.action'] === 'heat' ||
-      day.figures.product.max <= limits.max + NEAR
+      day.figures.product.max <= limits.max + GOODS_NEAR
         ? null
         : {
             severity: 'error',

@@ -5,6 +5,7 @@ import { jobRoutes } from '../jobs/jobs.routes.ts';
 import { meaningRoutes } from '../meanings/meanings.routes.ts';
 import { practiceRoutes } from '../practice/practice.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
+import { reviewRoutes } from '../reviews/reviews.routes.ts';
 import { sheetRoutes } from '../sheets/sheets.routes.ts';
 import { siteRoutes } from '../sites/sites.routes.ts';
 import { unitRoutes } from '../units/units.routes.ts';
@@ -21,5 +22,6 @@ export const routes: readonly RouteDefinition[] = [
   ...controllerRoutes,
   ...meaningRoutes,
   ...practiceRoutes,
+  ...reviewRoutes,
   ...sheetRoutes,
 ];

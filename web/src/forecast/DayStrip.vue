@@ -191,14 +191,6 @@ function key(event: KeyboardEvent) {
           stroke="var(--color-alarm)"
           stroke-dasharray="6 4"
         />
-        <text
-          :x="width - RIGHT - 4"
-          :y="y(shown(limit.celsius)) - 4"
-          text-anchor="end"
-          class="limit-name fill-alarm text-[12px]"
-        >
-          {{ limit.name }}
-        </text>
       </g>
       <g v-for="lane in lanes" :key="lane.name">
         <text :x="LEFT - 8" :y="lane.top + 13" text-anchor="end" class="fill-ink text-[12.5px]">
@@ -243,6 +235,17 @@ function key(event: KeyboardEvent) {
           />
         </g>
         <line v-if="at !== null" :x1="x(at)" :x2="x(at)" :y1="TOP" :y2="bottom" stroke="var(--color-ink)" />
+      </g>
+      <!-- Over the curves, or they hide the name. -->
+      <g v-for="limit in limits" :key="`name ${limit.name}`">
+        <text
+          :x="width - RIGHT - 4"
+          :y="y(shown(limit.celsius)) - 4"
+          text-anchor="end"
+          class="limit-name fill-alarm text-[12px]"
+        >
+          {{ limit.name }}
+        </text>
       </g>
       <g v-for="hour in hourTicks" :key="hour">
         <line

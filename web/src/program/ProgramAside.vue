@@ -29,6 +29,8 @@ const sentence = computed(() =>
     ? `Runs from ${show(band.value.cutIn)} down to ${show(band.value.cutOut)}.`
     : 'Set point or differential is missing.',
 );
+/** Notes are worth a look, they are no collision. */
+const sound = computed(() => props.findings.every((f) => f.severity === 'note'));
 const lost = computed(() => program.value.lost.length);
 </script>
 
@@ -41,21 +43,17 @@ const lost = computed(() => program.value.lost.length);
       <h2>Judgement</h2>
       <p class="mt-1 text-[17px]">{{ sentence }}</p>
     </div>
+    <p v-if="judging" class="hint" role="status">Simulating a day of this unit …</p>
+    <p v-else-if="sound" class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="no-findings">
+      <strong class="font-semibold">✓ Nothing collides.</strong> Limits of the goods, alarms, defrost, fans
+      and the user's range fit together, and a simulated day of this unit says nothing against them.
+    </p>
     <FindingList
       v-if="props.findings.length > 0"
       :findings="props.findings"
       :editable="session.mayWrite"
       @take="(remedy, finding) => $emit('take', remedy, finding)"
     />
-    <p v-if="judging" class="hint" role="status">Simulating a day of this unit …</p>
-    <p
-      v-else-if="props.findings.length === 0"
-      class="border-l-4 border-good bg-good-wash px-3 py-2"
-      data-test="no-findings"
-    >
-      <strong class="font-semibold">✓ Nothing collides.</strong> Limits of the goods, alarms, defrost, fans
-      and the user's range fit together, and a simulated day of this unit says nothing against them.
-    </p>
     <div v-if="words">
       <h3>Into the menu of the {{ job.replacement.value?.family }}</h3>
       <ol class="mt-1 list-decimal pl-5">

@@ -121,9 +121,9 @@ function take() {
       data-test="advised"
     >
       <p>
-        <strong class="font-semibold">{{
-          tuning.tuned.value.sound ? '✓ Advised: ' : 'None is sound. '
-        }}</strong>{{ tuning.tuned.value.reason }}
+        <strong class="font-semibold">{{ tuning.tuned.value.sound ? '✓ Advised: ' : '! ' }}</strong>{{
+          tuning.tuned.value.reason
+        }}
       </p>
       <AppButton
         v-if="editable && !tuning.tuned.value.advised.present && tuning.tuned.value.sound"

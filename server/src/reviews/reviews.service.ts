@@ -1,0 +1,153 @@
+import { randomUUID } from 'node:crypto';
+import type { ControllerDefinition } from '@brine/core/controllers';
+import { fold, programOf, standing, valuesInForce, type PinnedDefinition } from '@brine/core/jobs';
+import type { GoalId } from '@brine/core/tuning';
+import { theCompany } from '../company/company.service.ts';
+import type { Repositories } from '../database/database.ts';
+import type { Services } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
+import { acceptedOf } from '../jobs/entries.service.ts';
+import { viewsOf } from '../units/units.service.ts';
+import { ThreadPool } from './threadPool.ts';
+import type { UnitJudged, UnitToReview } from './unitReview.ts';
+
+/** A unit of a review, judged or still to come. */
+export interface ReviewLine {
+  readonly jobId: string;
+  readonly unit: string;
+  readonly site: string;
+  judged: UnitJudged | null;
+  problem: string | null;
+}
+
+/** A review of many units as pages see it. */
+export interface ReviewView {
+  readonly id: string;
+  readonly goal: GoalId | null;
+  readonly total: number;
+  readonly done: number;
+  readonly stopped: boolean;
+  readonly units: readonly ReviewLine[];
+}
+
+interface Review {
+  readonly id: string;
+  readonly goal: GoalId | null;
+  readonly lines: ReviewLine[];
+  readonly off: AbortController;
+}
+
+/**
+ * Reviews under way and the last ones done. They are computed from what the database holds and can be computed again, so they live in memory: a restart forgets
+ * them, and asking for one then says so.
+ */
+const reviews = new Map<string, Review>();
+const KEPT = 20;
+const MOST_UNITS = 500;
+const pool = new ThreadPool();
+export const closeReviews = (): Promise<void> => pool.close();
+
+/** Begins a review of every unit with a plan, by its newest job that is not archived. Answers at once; the work goes on in threads. */
+export async function startReview(services: Services, goal: GoalId | null): Promise<ReviewView> {
+  const found = await services.database.transaction((repositories) => unitsWithPlan(repositories, goal));
+  const review: Review = {
+    id: randomUUID(),
+    goal,
+    lines: found.map(({ jobId, name, site }) => ({ jobId, unit: name, site, judged: null, problem: null })),
+    off: new AbortController(),
+  };
+  reviews.set(review.id, review);
+  for (const old of [...reviews.keys()].slice(0, Math.max(0, reviews.size - KEPT))) stopReview(old, true);
+  found.forEach(({ toReview }, i) => {
+    const line = review.lines[i]!;
+    pool.judge(toReview, review.off.signal).then(
+      (judged) => (line.judged = judged),
+      (error: Error) => (line.problem = review.off.signal.aborted ? null : error.message),
+    );
+  });
+  return viewOf(review);
+}
+
+export function readReview(id: string): ReviewView {
+  return viewOf(mustFind(id));
+}
+
+/** Stops what has not begun; what is judged stays to be read. */
+export function stopReview(id: string, forget = false): ReviewView {
+  const review = mustFind(id);
+  review.off.abort();
+  if (forget) reviews.delete(id);
+  return viewOf(review);
+}
+
+function mustFind(id: string): Review {
+  const review = reviews.get(id);
+  if (!review) throw new AppError('notFound', 'This review is no longer there; begin it again');
+  return review;
+}
+
+function viewOf({ id, goal, lines, off }: Review): ReviewView {
+  return {
+    id,
+    goal,
+    total: lines.length,
+    done: lines.filter((line) => line.judged !== null || line.problem !== null).length,
+    stopped: off.signal.aborted,
+    units: lines,
+  };
+}
+
+interface Found {
+  readonly jobId: string;
+  readonly name: string;
+  readonly site: string;
+  readonly toReview: UnitToReview;
+}
+
+async function unitsWithPlan(repositories: Repositories, goal: GoalId | null): Promise<readonly Found[]> {
+  const company = await theCompany(repositories);
+  const jobs = await repositories.jobs.search('', null, false, MOST_UNITS);
+  const found: Found[] = [];
+  const seen = new Set<string>();
+  for (const job of jobs) {
+    if (seen.has(job.unitId)) continue;
+    const unit = await repositories.units.byId(job.unitId);
+    if (!unit) continue;
+    const state = fold((await repositories.entries.after(job.id, 0, 100_000)).map(acceptedOf));
+    const control = async (role: 'old' | 'new') =>
+      definitionOf(repositories, standing(state, `control:${role}`, 'control')?.definition);
+    const replacement = await control('new');
+    const program = programOf({
+      state,
+      name: unit.name,
+      old: await control('old'),
+      replacement,
+      companyDefaults: company.schools,
+    });
+    if (!program.unit) continue;
+    seen.add(job.unitId);
+    const [view] = await viewsOf(repositories, [unit]);
+    found.push({
+      jobId: job.id,
+      name: [unit.tag, unit.name].filter(Boolean).join(' '),
+      site: view!.siteName,
+      toReview: {
+        unit: program.unit,
+        values:
+          replacement && program.display
+            ? valuesInForce(replacement, program.rows, program.display, program.values)
+            : program.values,
+        display: program.unit.displayUnit === 'fahrenheit' ? 'degF' : 'degC',
+        goal,
+      },
+    });
+  }
+  return found;
+}
+
+async function definitionOf(
+  repositories: Repositories,
+  pin: PinnedDefinition | null | undefined,
+): Promise<ControllerDefinition | null> {
+  return pin ? ((await repositories.controllers.byHash(pin.hash))?.data ?? null) : null;
+}

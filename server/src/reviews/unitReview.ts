@@ -1,0 +1,67 @@
+import { check, remedyFor, remedyWords, type UnitDescription } from '@brine/core/advice';
+import type { TemperatureUnit } from '@brine/core/quantities';
+import type { SettingValues } from '@brine/core/settings';
+import {
+  advise,
+  simulatedFindings,
+  tryVariant,
+  tuningTask,
+  variantsOf,
+  type GoalId,
+} from '@brine/core/tuning';
+
+/** One unit to be judged: plain data, so that it goes to a worker. */
+export interface UnitToReview {
+  readonly unit: UnitDescription;
+  readonly values: SettingValues;
+  readonly display: TemperatureUnit;
+  /** What it is tuned for besides; null: only judged. */
+  readonly goal: GoalId | null;
+}
+
+/** What is said of a unit: findings by rule and by a simulated day, gravest first, and what tuning advises. */
+export interface UnitJudged {
+  readonly findings: readonly {
+    readonly code: string;
+    readonly severity: 'error' | 'warning' | 'note';
+    readonly message: string;
+    readonly remedy: string | null;
+  }[];
+  readonly advised: {
+    readonly sound: boolean;
+    readonly change: string | null;
+    readonly reason: string;
+  } | null;
+}
+
+const order = { error: 0, warning: 1, note: 2 } as const;
+
+/** Judges one unit on its own box, and tunes it where a goal is given. Pure; seconds of work with a goal, a tenth without. */
+export function reviewUnit({ unit, values, display, goal }: UnitToReview): UnitJudged {
+  const rules = check(values, unit).map((f) => ({ ...f, remedy: remedyFor(f, values, unit) }));
+  const run = simulatedFindings(unit, values, display);
+  const findings = [...rules, ...(typeof run === 'string' ? [] : run)]
+    .sort((a, b) => order[a.severity] - order[b.severity])
+    .map(({ code, severity, message, remedy }) => ({
+      code,
+      severity,
+      message,
+      remedy: remedy?.words ?? null,
+    }));
+  return { findings, advised: goal === null ? null : tuned(unit, values, display, goal) };
+}
+
+function tuned(
+  unit: UnitDescription,
+  values: SettingValues,
+  display: TemperatureUnit,
+  goal: GoalId,
+): UnitJudged['advised'] {
+  const task = tuningTask(unit, values, goal, display);
+  if (typeof task === 'string') return { sound: false, change: null, reason: task };
+  const { sound, advised, reason } = advise(
+    task,
+    variantsOf(task).map((_, index) => tryVariant(task, index)),
+  );
+  return { sound, change: advised.present || !sound ? null : remedyWords(advised.change), reason };
+}
