@@ -1,5 +1,8 @@
-import type { Page } from 'puppeteer-core';
-import { byTest, click, seeText, signIn } from './support/acts.ts';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { allSaved, byTest, choose, click, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
@@ -23,6 +26,13 @@ async function settledFigures(page: Page): Promise<string> {
     last = now;
   }
   throw new Error('the figures did not come to rest within a minute');
+}
+
+/** A logger's file on disk, for the browser to pick. */
+function logFile(text: string): string {
+  const path = join(mkdtempSync(join(tmpdir(), 'brine-log-')), 'log.csv');
+  writeFileSync(path, text);
+  return path;
 }
 
 /** What the values will do, on the page. */
@@ -82,5 +92,74 @@ export const forecast: EndToEndTest = {
       );
       await seeText(page, 'A simulation is an estimate');
       await click(page, '[data-test="day-strip"] svg');
+
+      // A third set of values beside, then a logger's file as the plant; a bad one is refused with its line.
+      await click(page, '[data-test="variant-plan"]');
+      await page.waitForFunction(
+        (at) => document.querySelectorAll(`${at} thead th`).length === 4,
+        {},
+        byTest('figures'),
+      );
+      await page.$eval(byTest('replay'), (node) => ((node as HTMLDetailsElement).open = true));
+      const log = (await page.$(byTest('replay-file')))! as ElementHandle<HTMLInputElement>;
+      await log.uploadFile(logFile('time,air_degC\n0,-15\n100,-16\n50,-17\n'));
+      await seeText(page, 'the time runs backwards');
+      await log.uploadFile(
+        logFile('time,air_degC,coil_degC\n0,-15,-20\n3600,-24,-30\n7200,-10,-12\n10800,-24,-30\n'),
+      );
+      await page.waitForSelector(byTest('replayed'));
+      await seeText(page, 'Compressor on');
+    }),
+};
+
+/** What would do better, on the page: remedies, tuning, and every unit at once. */
+export const tuning: EndToEndTest = {
+  name: 'a mistake that only a simulated day tells is mended with one press; tuning advises a variant that is taken; the server reviews every unit',
+  run: () =>
+    onStage(async ({ server, browser }) => {
+      const page = await newPage(browser);
+      await signIn(page, server.base, 'tess', PASSWORD);
+      const id = await page.evaluate(
+        async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
+      );
+      await page.goto(`${server.base}/jobs/${id}/program/plan`, { waitUntil: 'networkidle0' });
+      const end = '[data-setting="defrost.endTemperature"] input';
+      await page.waitForSelector(end);
+      await fill(page, end, '40');
+      await page.waitForSelector('[data-code="iceGrows"]', { timeout: 30_000 });
+      expectHolds(
+        await page.$eval('[data-code="iceGrows"]', (node) => (node as HTMLElement).innerText),
+        'g of ice grow',
+        'the number behind it',
+      );
+      await click(page, '[data-code="iceGrows"] [data-test="remedy"]');
+      await page.waitForFunction(() => !document.querySelector('[data-code="iceGrows"]'), {
+        timeout: 30_000,
+      });
+      await seeText(page, 'Nothing collides');
+      await allSaved(page);
+
+      await page.goto(`${server.base}/jobs/${id}/program/tune`, { waitUntil: 'networkidle0' });
+      await choose(page, byTest('goal'), 'The shortest defrosts that leave no ice');
+      await click(page, byTest('tune-run'));
+      await page.waitForSelector(byTest('advised'), { timeout: 120_000 });
+      const advised = await page.$eval(byTest('advised'), (node) => (node as HTMLElement).innerText);
+      expectHolds(advised, 'min a day in defrost and drain', 'the reason with its figure');
+      await click(page, byTest('take'));
+      await allSaved(page);
+      await page.goto(`${server.base}/jobs/${id}/program/plan`, { waitUntil: 'networkidle0' });
+      await seeText(page, 'Changed by hand');
+
+      await page.goto(`${server.base}/units/review`, { waitUntil: 'networkidle0' });
+      await click(page, byTest('review-start'));
+      await page.waitForFunction(
+        (at) => {
+          const rows = [...document.querySelectorAll<HTMLElement>(`${at} tbody tr`)];
+          return rows.length > 0 && rows.every((row) => !/waiting/.test(row.innerText));
+        },
+        { timeout: 60_000 },
+        byTest('review-lines'),
+      );
+      await seeText(page, 'Fish store');
     }),
 };

@@ -48,6 +48,22 @@ export const practice: EndToEndTest = {
         expectHolds(await finish(page), '✓ All right', `the mark of ${id}`);
       }
 
+      // A unit stands behind the panel: its display reads, time may go faster, and a warm one is explained.
+      await click(page, byTest('drill-whyWarm'));
+      await page.waitForSelector('[data-test^="cause-"]');
+      const faces = await page.$eval(byTest('unit-behind'), (node) => (node as HTMLElement).innerText);
+      expectHolds(faces, 'relay', 'what is seen at the unit');
+      await page.select(byTest('pace'), '60');
+      expectSame(/^-?\d+(\.\d)?$|^---$|^DEF$/.test(await displayOf(page)), true, 'a reading on the display');
+      await page.$eval('[data-test^="cause-"]', (node) => (node as HTMLInputElement).click());
+      await click(page, byTest('why-finish'));
+      await page.waitForSelector(byTest('why-mark'));
+      expectHolds(
+        await page.$eval(byTest('why-mark'), (node) => (node as HTMLElement).innerText),
+        'It shows by',
+        'why it was so, right or wrong',
+      );
+
       // One's strokes are played again from the beginning, and the panel then stands as it stood.
       const before = await displayOf(page);
       await click(page, byTest('replay'));

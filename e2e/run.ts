@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
-import { forecast } from './forecast.e2e.ts';
+import { forecast, tuning } from './forecast.e2e.ts';
 import { practice } from './practice.e2e.ts';
 import { startOptions, startStopBackupRestore } from './programs.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';
@@ -24,6 +24,7 @@ const tests = [
   writing,
   compare,
   forecast,
+  tuning,
   startStopBackupRestore,
   startOptions,
 ];

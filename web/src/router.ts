@@ -20,6 +20,7 @@ const pages = {
   programStation: () => import('./program/ProgramStation.vue'),
   handoverStation: () => import('./handover/HandoverStation.vue'),
   unitsPage: () => import('./units/UnitsPage.vue'),
+  reviewPage: () => import('./units/ReviewPage.vue'),
   controlsPage: () => import('./controls/ControlsPage.vue'),
   writePage: () => import('./writing/WritePage.vue'),
   practicePage: () => import('./practice/PracticePage.vue'),
@@ -77,6 +78,7 @@ export function createAppRouter(): Router {
         ],
       },
       { path: '/units', component: pages.unitsPage, meta: { title: 'Units' } },
+      { path: '/units/review', component: pages.reviewPage, meta: { title: 'Review' } },
       {
         path: '/controls/write/:from?',
         component: pages.writePage,

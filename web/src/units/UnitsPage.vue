@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
 import type { Site, Unit } from '../shared/api/types.ts';
 import { useSearchList } from '../shared/ui/useSearchList.ts';
 import { useArchive } from '../shared/ui/useArchive.ts';
@@ -62,6 +63,7 @@ async function saved() {
         label="Search site, unit, tag or plate"
       />
       <span class="flex-1"></span>
+      <RouterLink class="link" to="/units/review" data-test="to-review">Review every unit</RouterLink>
       <AppButton v-if="session.mayWrite" kind="primary" data-test="new-site" @click="editing = { site: null }"
         >Add a site</AppButton
       >

@@ -1,3 +1,4 @@
+import type { GoalId } from '@brine/core/tuning';
 import type { Sides } from '@brine/core/advice';
 import type { AcceptedEntry, PinnedDefinition } from '@brine/core/jobs';
 
@@ -98,4 +99,32 @@ export interface ControllerUse {
   readonly role: 'old' | 'new';
   readonly version: string;
   readonly thisVersion: boolean;
+}
+
+/** A review of many units: how far it is, and what is said of each so far. */
+export interface Review {
+  readonly id: string;
+  readonly goal: GoalId | null;
+  readonly total: number;
+  readonly done: number;
+  readonly stopped: boolean;
+  readonly units: readonly {
+    readonly jobId: string;
+    readonly unit: string;
+    readonly site: string;
+    readonly problem: string | null;
+    readonly judged: {
+      readonly findings: readonly {
+        readonly code: string;
+        readonly severity: 'error' | 'warning' | 'note';
+        readonly message: string;
+        readonly remedy: string | null;
+      }[];
+      readonly advised: {
+        readonly sound: boolean;
+        readonly change: string | null;
+        readonly reason: string;
+      } | null;
+    } | null;
+  }[];
 }
