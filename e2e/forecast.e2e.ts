@@ -136,7 +136,11 @@ export const tuning: EndToEndTest = {
       await page.waitForFunction(() => !document.querySelector('[data-code="iceGrows"]'), {
         timeout: 30_000,
       });
-      await seeText(page, 'Nothing collides');
+      expectSame(
+        (await page.$eval(end, (node) => (node as HTMLInputElement).value)) !== '40',
+        true,
+        'a warmer end is set',
+      );
       await allSaved(page);
 
       await page.goto(`${server.base}/jobs/${id}/program/tune`, { waitUntil: 'networkidle0' });

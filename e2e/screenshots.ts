@@ -29,6 +29,11 @@ try {
   await desk.waitForFunction(() => !document.querySelector('progress'));
   await desk.hover(`${byTest('day-strip')} svg`);
   await shoot(desk, 'program-forecast');
+  await desk.goto(`${server.base}/jobs/${job}/program/tune`, { waitUntil: 'networkidle0' });
+  await click(desk, byTest('tune-run'));
+  await desk.waitForSelector(byTest('advised'), { timeout: 120_000 });
+  await desk.$eval(byTest('trade-off'), (node) => node.scrollIntoView({ block: 'start' }));
+  await shoot(desk, 'program-tune');
   await visit(desk, `/jobs/${job}/program/cabinet`, 'program-cabinet');
   await visit(desk, `/jobs/${job}/program/compare`, 'program-compare');
   await visit(desk, `/jobs/${job}/handover`, 'hand-over');
@@ -51,17 +56,14 @@ try {
   await shoot(desk, 'write-a-control');
   await desk.goto(`${server.base}/practice`, { waitUntil: 'networkidle0' });
   await click(desk, 'a[href^="/practice/"]:nth-of-type(1)');
-  await click(desk, byTest('drill-setValues'));
-  await click(desk, byTest('drill-hint'));
+  await click(desk, byTest('drill-whyWarm'));
+  await desk.waitForSelector('[data-test^="cause-"]');
   await shoot(desk, 'practice');
   await visit(desk, '/people', 'people');
 
   const phone = await newPage(browser, 'phone');
   await phone.goto(server.base, { waitUntil: 'networkidle0' });
   await visit(phone, `/jobs/${job}/program/cabinet`, 'phone-cabinet');
-  await switchTheme(phone);
-  await visit(phone, `/jobs/${job}/program/cabinet`, 'phone-cabinet-dark');
-  await switchTheme(phone);
   await visit(phone, `/jobs/${job}/survey`, 'phone-survey');
   await phone.close();
 

@@ -18,9 +18,14 @@ export const wholeJob: EndToEndTest = {
       // Survey: as found in the old control's own codes, pasted and typed.
       await choose(page, byTest('control-old'), 'Gault P');
       await paste(page, oldSheet);
+      // The whole sheet stands before anything is typed over it.
       await page.waitForFunction(
-        () => (document.querySelector('[data-found="Cp"] input') as HTMLInputElement | null)?.value === '240',
+        () =>
+          (document.querySelector('[data-found="Cp"] input') as HTMLInputElement | null)?.value === '240' &&
+          (document.querySelector('[data-found="CA"] :is(input, select)') as HTMLInputElement | null)
+            ?.value === '1',
       );
+      await allSaved(page);
       await fill(page, '[data-found="hY"] input', '4');
       await answerFreezer(page);
       await fill(page, '#question-refrigerant-field', 'R-449A');

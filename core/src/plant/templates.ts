@@ -256,7 +256,7 @@ export const templates: Readonly<Record<TemplateId, Template>> = {
     coilDifference: 8,
     duty: 0.5,
     heater: 0,
-    airHeater: 420,
+    airHeater: 230,
     openings: 6,
     openSeconds: 10,
   },

@@ -243,7 +243,7 @@ function limitMoved(v: SettingValues, by: readonly number[]): readonly SettingVa
 
 /**
  * Findings that only a run can tell, on the unit's own box: a day as it is described, at a stride of 5 s. Each remedy was run before it is offered:
- * the finding is gone, no other simulated error and no static error has come. A sentence where nothing can be run.
+ * the finding is gone, no other has come in its place, and no error of the rules. A sentence where nothing can be run.
  */
 export function simulatedFindings(
   unit: UnitDescription,
@@ -274,22 +274,32 @@ function look(unit: UnitDescription, values: SettingValues, display: Temperature
   };
 }
 
+/** Changes looked at for one finding: the mildest stand first, and each costs a day's run. */
+const TRIED = 16;
+
+/** Of the changes that take the finding away and bring no error of the rules: the one after which fewest findings stand, the mildest of equals. */
 function remedyBySimulation(one: SimulatedCheck, before: Seen, display: TemperatureUnit): Remedy | null {
-  const errors = (seen: Seen) => checks.filter((c) => c.find(seen)?.severity === 'error').length;
+  const said = (seen: Seen) => checks.filter((c) => c.find(seen) !== null).length;
   const staticErrors = (values: SettingValues) =>
     check(values, before.unit).filter((f) => f.severity === 'error').length;
-  const [run, still] = [errors(before), staticErrors(before.values)];
-  for (const change of one.changes(before.values)) {
+  const still = staticErrors(before.values);
+  let best: SettingValues | null = null;
+  // Fewer than before: a finding is not traded for another.
+  let least = said(before);
+  for (const change of one.changes(before.values).slice(0, TRIED)) {
+    if (least === 0) break;
     const values = { ...before.values, ...change };
     if (staticErrors(values) > still) continue;
     const after = look(before.unit, values, display);
-    if (typeof after === 'string' || one.find(after) !== null || errors(after) > run) continue;
-    const news = Object.fromEntries(
-      Object.entries(change).filter(
-        ([id, value]) => JSON.stringify(before.values[id as SettingId]) !== JSON.stringify(value),
-      ),
-    ) as SettingValues;
-    return { values: news, words: remedyWords(news) };
+    if (typeof after === 'string' || one.find(after) !== null || said(after) >= least) continue;
+    least = said(after);
+    best = change;
   }
-  return null;
+  if (!best) return null;
+  const news = Object.fromEntries(
+    Object.entries(best).filter(
+      ([id, value]) => JSON.stringify(before.values[id as SettingId]) !== JSON.stringify(value),
+    ),
+  ) as SettingValues;
+  return { values: news, words: remedyWords(news) };
 }

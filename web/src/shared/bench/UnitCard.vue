@@ -20,6 +20,7 @@ const lines = computed(() => {
   ] as const;
 });
 const paces = [1, 60, 600] as const;
+const go = (event: Event) => props.live.goFaster(Number((event.target as HTMLSelectElement).value));
 </script>
 
 <template>
@@ -28,7 +29,7 @@ const paces = [1, 60, 600] as const;
       <h3>At the unit</h3>
       <label v-if="seen" class="text-[14px]"
         >Time goes
-        <select v-model="live.pace.value" class="!min-h-9 !py-1" data-test="pace">
+        <select :value="live.pace.value" class="!min-h-9 !py-1" data-test="pace" @change="go">
           <option v-for="n in paces" :key="n" :value="n">
             {{ n === 1 ? 'as it is' : `${n} times faster` }}
           </option>

@@ -119,6 +119,7 @@ export function useLivePanel(machine: Machine, begins: CodeValues) {
     begin,
     attach,
     pace,
+    goFaster: (times: number) => (pace.value = times),
     /** What is to be seen at the unit; null where none stands behind the panel. */
     seen,
     down: keys.down,
