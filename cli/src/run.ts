@@ -47,7 +47,7 @@ export function run(argv: readonly string[]): Outcome {
     const rest = argv.slice(command.name.split(' ').length);
     const output = command.run(parseArgs(rest, command.shape));
     const stdout = 'json' in output ? `${JSON.stringify(output.json, null, 2)}\n` : output.text;
-    return { stdout, stderr: '', exitCode: 0 };
+    return { stdout, stderr: output.note ? `${output.note}\n` : '', exitCode: 0 };
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     return { stdout: '', stderr: `${error.message.replace(/\s*\n\s*/g, ' ')}\n`, exitCode: 2 };

@@ -75,6 +75,16 @@ describe('replay', () => {
     expect(outcome.stderr).toContain(sentence);
   });
 
+  test('a gap of hours is told on stderr beside the result', () => {
+    const path = scratch.file('gap.csv', 'time,air_degC\n0,3\n36000,5\n');
+    const outcome = run(['replay', '--settings', settings, '--trace', path]);
+    expect([outcome.exitCode, outcome.stderr]).toEqual([
+      0,
+      expect.stringContaining('line 3: no reading for 10 h'),
+    ]);
+    expect(JSON.parse(outcome.stdout)).toHaveProperty('totals');
+  });
+
   test('settings without a set point cannot be replayed', () => {
     const path = scratch.file('bare.settings.json', '{"format":"brine-dial/settings@1","values":{}}');
     expect(run(['replay', '--settings', path, '--trace', log]).stderr).toContain('expected a set point');

@@ -1,6 +1,6 @@
 import { controlConfig } from '@brine/core/control';
 import { isFileProblem } from '@brine/core/files';
-import { readLog, replay as replayLog } from '@brine/core/simulation';
+import { gapSentence, logGaps, readLog, replay as replayLog } from '@brine/core/simulation';
 import { readSettingsFile } from '@brine/core/settings';
 import { Refusal, required } from '../args.ts';
 import type { Command } from '../command.ts';
@@ -27,6 +27,7 @@ export const replay: Command = {
     const stop = typed === undefined ? undefined : Number(typed);
     if (stop !== undefined && !(Number.isInteger(stop) && stop > 0 && stop <= MOST_SECONDS))
       throw new Refusal(`--stop: ${typed}: expected whole seconds, 1 to ${MOST_SECONDS}`);
-    return { json: replayLog(config, rows, stop) };
+    const gaps = gapSentence(logGaps(rows));
+    return { json: replayLog(config, rows, stop), ...(gaps !== '' && { note: `${tracePath}: ${gaps}` }) };
   },
 };

@@ -8,3 +8,4 @@ export { readVary, sweep, type Swept, type SweepRow, type Vary } from './sweep.t
 export { seriesCsv } from './seriesCsv.ts';
 export { simulate, type Sample, type Simulated, type SimulateOptions } from './simulate.ts';
 export { UnitRun } from './unitRun.ts';
+export { gapSentence, logGaps, type LogGap } from './logGaps.ts';

@@ -13,6 +13,8 @@ const props = defineProps<{ variants: readonly Variant[] }>();
 const MOST = 12;
 const problem = ref<string | null>(null);
 const busy = ref(false);
+/** Hours without a reading, said beside the result. */
+const gaps = ref('');
 const done = shallowRef<readonly { readonly name: string; readonly replayed: Replayed }[]>([]);
 
 async function read(event: Event) {
@@ -29,6 +31,7 @@ async function read(event: Event) {
       if (typeof config === 'string') throw new Error(`${name}: ${config}`);
       const replayed = await core.run('replay', { text, config });
       if ('problem' in replayed) throw new Error(`${file.name}, ${replayed.field}: ${replayed.message}`);
+      gaps.value = replayed.gaps;
       done.value = [...done.value, { name, replayed }];
     }
   } catch (error) {
@@ -57,6 +60,9 @@ const alarmsOf = (replayed: Replayed) =>
     /></label>
     <p v-if="busy" class="hint" role="status">Replaying …</p>
     <FormProblem :message="problem" />
+    <p v-if="gaps !== '' && done.length > 0" class="mt-1 border-l-4 border-amber bg-amber-wash px-3 py-2">
+      Look at this, {{ gaps }}
+    </p>
     <table v-if="done.length > 0" class="table-plain mt-2 max-w-3xl" data-test="replayed">
       <thead>
         <tr>

@@ -48,13 +48,14 @@ const names = computed(() =>
       ? [{ row: props.advised, text: props.advised.present ? 'as set: best' : 'advised' }]
       : []),
     ...(present.value && !props.advised?.present ? [{ row: present.value, text: 'as set' }] : []),
-  ].map(({ row, text }) => {
+  ].map(({ row, text }, i) => {
     const right = x.value(row.score) < width.value - 120;
     return {
       text,
-      x: x.value(row.score) + (right ? 11 : -11),
-      y: y.value(row.price) + 4,
-      anchor: right ? 'start' : 'end',
+      x: x.value(row.score) + (i === 1 ? 0 : right ? 11 : -11),
+      // The second name goes above its mark, so that two close together stay readable.
+      y: y.value(row.price) + (i === 0 ? 4 : -12),
+      anchor: i === 1 ? 'middle' : right ? 'start' : 'end',
     };
   }),
 );

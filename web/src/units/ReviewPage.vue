@@ -33,7 +33,8 @@ async function ask(work: () => Promise<{ review: Review }>): Promise<void> {
   if (id && running.value)
     timer = setTimeout(() => void ask(() => call<{ review: Review }>('GET', `/reviews/${id}`)), ASK_MS);
 }
-const start = () => ask(() => call<{ review: Review }>('POST', '/reviews', { body: { goal: goal.value || null } }));
+const start = () =>
+  ask(() => call<{ review: Review }>('POST', '/reviews', { body: { goal: goal.value || null } }));
 const stop = () => ask(() => call<{ review: Review }>('DELETE', `/reviews/${review.value!.id}`));
 
 const grave = (unit: Review['units'][number]) =>

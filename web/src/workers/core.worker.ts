@@ -1,5 +1,5 @@
 import { isFileProblem } from '@brine/core/files';
-import { readLog, replay, simulate } from '@brine/core/simulation';
+import { gapSentence, logGaps, readLog, replay, simulate } from '@brine/core/simulation';
 import { advise, simulatedFindings, tryVariant } from '@brine/core/tuning';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
 
@@ -31,7 +31,9 @@ function work(id: number, request: CoreRequest): unknown {
       return simulatedFindings(request.unit, request.values, request.display);
     case 'replay': {
       const rows = readLog(request.text);
-      return isFileProblem(rows) ? rows : replay(request.config, rows);
+      return isFileProblem(rows)
+        ? rows
+        : { ...replay(request.config, rows), gaps: gapSentence(logGaps(rows)) };
     }
   }
 }

@@ -25,7 +25,10 @@ export interface CoreJobs {
     };
     gives: readonly JudgedFinding[] | string;
   };
-  replay: { asks: { readonly text: string; readonly config: ControlConfig }; gives: Replayed | FileProblem };
+  replay: {
+    asks: { readonly text: string; readonly config: ControlConfig };
+    gives: (Replayed & { readonly gaps: string }) | FileProblem;
+  };
 }
 export type CoreJob = keyof CoreJobs;
 
