@@ -298,7 +298,10 @@ function remedyBySimulation(one: SimulatedCheck, before: Seen, display: Temperat
   if (!best) return null;
   const news = Object.fromEntries(
     Object.entries(best).filter(
-      ([id, value]) => JSON.stringify(before.values[id as SettingId]) !== JSON.stringify(value),
+      ([id, value]) =>
+        JSON.stringify(before.values[id as SettingId]) !== JSON.stringify(value) &&
+        // Absent is 0 for a time.
+        !(before.values[id as SettingId] === undefined && isQuantity(value) && value.value === 0),
     ),
   ) as SettingValues;
   return { values: news, words: remedyWords(news) };

@@ -3,9 +3,9 @@ import type { Scenario, Simulated } from '@brine/core/simulation';
 import { CalledOff, core } from '../workers/corePool.ts';
 
 /** Settings change with every step of a flag: a run begins when they have rested a moment. */
-const REST_MS = 30;
+const REST_MS = 10;
 /** The first curve comes at this stride, the figures that are kept at 1 s. */
-const PREVIEW = 5;
+const PREVIEW = 10;
 /** Longer runs have no preview: their own first one would take as long as the eye waits. */
 const PREVIEW_SECONDS = 4 * 86400;
 
@@ -35,8 +35,13 @@ export function useRun(scenario: () => Scenario | string | null, sampleEvery: ()
     const run = (stride: number) =>
       core.run(
         'run',
-        { scenario: next, sampleEvery: sampleEvery(), stride },
-        { signal: mine.signal, share: (done) => off === mine && stride === 1 && (share.value = done) },
+        // A first curve needs fewer points: they are posted and drawn sooner.
+        { scenario: next, sampleEvery: sampleEvery() * (stride === 1 ? 1 : 4), stride },
+        {
+          signal: mine.signal,
+          letFinish: next.seconds <= PREVIEW_SECONDS,
+          share: (done) => off === mine && stride === 1 && (share.value = done),
+        },
       );
     try {
       if (next.seconds <= PREVIEW_SECONDS) result.value = await run(PREVIEW);

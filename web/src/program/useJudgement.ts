@@ -1,9 +1,10 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
-import { remedyFor, type UnitDescription } from '@brine/core/advice';
+import type { Remedy, UnitDescription } from '@brine/core/advice';
 import type { Program } from '@brine/core/jobs';
 import type { SettingValues } from '@brine/core/settings';
 import type { JudgedFinding } from '@brine/core/tuning';
 import { useDisplay } from '../shared/display/displayStore.ts';
+import { findingKey } from '../workers/coreJobs.ts';
 import { CalledOff, core } from '../workers/corePool.ts';
 
 /** A day is simulated once the values have rested this long. */
@@ -17,10 +18,12 @@ export function useJudgement(program: Ref<Program>, inForce: Ref<SettingValues>)
   let off: AbortController | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
+  /** Of the rules' findings, by place; they come with the simulated day, for trying them takes its time. */
+  const remedies = shallowRef<Readonly<Record<string, Remedy | null>>>({});
   const rules = computed<readonly JudgedFinding[]>(() =>
     program.value.findings.map((finding) => ({
       ...finding,
-      remedy: remedyFor(finding, inForce.value, program.value.unit),
+      remedy: remedies.value[findingKey(finding)] ?? null,
     })),
   );
 
@@ -30,10 +33,11 @@ export function useJudgement(program: Ref<Program>, inForce: Ref<SettingValues>)
     try {
       const found = await core.run(
         'findings',
-        { unit, values, display: display.unit },
+        { unit, values, rules: program.value.findings, display: display.unit },
         { signal: mine.signal },
       );
-      simulated.value = typeof found === 'string' ? [] : found;
+      simulated.value = found.simulated;
+      remedies.value = found.remedies;
     } catch (error) {
       if (!(error instanceof CalledOff)) simulated.value = [];
     }

@@ -1,7 +1,8 @@
+import { remedyFor } from '@brine/core/advice';
 import { isFileProblem } from '@brine/core/files';
 import { gapSentence, logGaps, readLog, replay, simulate } from '@brine/core/simulation';
 import { advise, simulatedFindings, tryVariant } from '@brine/core/tuning';
-import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
+import { findingKey, type CoreAnswer, type CoreJobs, type CoreRequest } from './coreJobs.ts';
 
 const scope = self as unknown as {
   onmessage: ((event: MessageEvent<{ readonly id: number; readonly request: CoreRequest }>) => void) | null;
@@ -28,7 +29,7 @@ function work(id: number, request: CoreRequest): unknown {
     case 'advise':
       return advise(request.task, request.rows);
     case 'findings':
-      return simulatedFindings(request.unit, request.values, request.display);
+      return findingsOf(request);
     case 'replay': {
       const rows = readLog(request.text);
       return isFileProblem(rows)
@@ -36,6 +37,19 @@ function work(id: number, request: CoreRequest): unknown {
         : { ...replay(request.config, rows), gaps: gapSentence(logGaps(rows)) };
     }
   }
+}
+
+function findingsOf({
+  unit,
+  values,
+  rules,
+  display,
+}: CoreJobs['findings']['asks']): CoreJobs['findings']['gives'] {
+  const simulated = simulatedFindings(unit, values, display);
+  return {
+    simulated: typeof simulated === 'string' ? [] : simulated,
+    remedies: Object.fromEntries(rules.map((f) => [findingKey(f), remedyFor(f, values, unit)])),
+  };
 }
 
 scope.onmessage = ({ data: { id, request } }) => {

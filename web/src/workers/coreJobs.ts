@@ -1,4 +1,4 @@
-import type { UnitDescription } from '@brine/core/advice';
+import type { Finding, Remedy, UnitDescription } from '@brine/core/advice';
 import type { ControlConfig } from '@brine/core/control';
 import type { FileProblem } from '@brine/core/files';
 import type { TemperatureUnit } from '@brine/core/quantities';
@@ -21,9 +21,15 @@ export interface CoreJobs {
     asks: {
       readonly unit: UnitDescription;
       readonly values: SettingValues;
+      /** What the rules say already: their remedies are sought too. */
+      readonly rules: readonly Finding[];
       readonly display: TemperatureUnit;
     };
-    gives: readonly JudgedFinding[] | string;
+    gives: {
+      readonly simulated: readonly JudgedFinding[];
+      /** What takes a finding of the rules away, by {@link findingKey}. */
+      readonly remedies: Readonly<Record<string, Remedy | null>>;
+    };
   };
   replay: {
     asks: { readonly text: string; readonly config: ControlConfig };
@@ -39,3 +45,7 @@ export type CoreAnswer =
   | { readonly id: number; readonly share: number }
   | { readonly id: number; readonly result: unknown }
   | { readonly id: number; readonly problem: string };
+
+/** A finding by its code and place: its remedy is found again by it. */
+export const findingKey = ({ code, settings }: Pick<Finding, 'code' | 'settings'>): string =>
+  `${code} ${settings.join()}`;

@@ -48,6 +48,20 @@ test('a job called off under way takes its worker along; one that waits is dropp
   expect(await third).toBe('c');
 });
 
+test('a short job called off ends unheard, and its worker goes on to the next', async () => {
+  const { pool, made, answer } = bench(1);
+  const off = new AbortController();
+  const first = pool.run('replay', log('a'), { signal: off.signal, letFinish: true });
+  const second = pool.run('replay', log('b'));
+  off.abort();
+  await expect(first).rejects.toBeInstanceOf(CalledOff);
+  expect(made.map((w) => [w.ended, w.asked.length])).toEqual([[false, 1]]);
+  answer(0, 'a');
+  answer(0, 'b');
+  expect(await second).toBe('b');
+  expect(made).toHaveLength(1);
+});
+
 test('a share is told to whom it belongs, a problem is an error with its sentence', async () => {
   const { pool, made } = bench(1);
   const shares: number[] = [];

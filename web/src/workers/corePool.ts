@@ -20,7 +20,7 @@ interface Waiting {
 export class CalledOff extends Error {}
 
 /**
- * Workers for heavy calls of the core: jobs queue for the first free one. A job called off before it began is dropped, one under way takes its worker with it, and
+ * Workers for heavy calls of the core: jobs queue for the first free one. A job called off before it began is dropped, one under way takes its worker with it (unless it may finish unheard), and
  * a new worker is made when the next job comes.
  */
 export function corePool(size: number, make: () => PoolWorker) {
@@ -56,11 +56,12 @@ export function corePool(size: number, make: () => PoolWorker) {
     }
   }
 
-  function callOff(id: number): void {
+  function callOff(id: number, letFinish: boolean): void {
     const at = queue.findIndex((waiting) => waiting.id === id);
     if (at >= 0) queue.splice(at, 1);
     const worker = busy.get(id);
-    if (!worker) return;
+    // A short job costs less than a new worker: it ends by itself, and nobody listens.
+    if (!worker || letFinish) return;
     busy.delete(id);
     worker.terminate();
     // Others of the same signal are called off first.
@@ -76,14 +77,19 @@ export function corePool(size: number, make: () => PoolWorker) {
       {
         signal,
         share = () => undefined,
-      }: { readonly signal?: AbortSignal; readonly share?: (share: number) => void } = {},
+        letFinish = false,
+      }: {
+        readonly signal?: AbortSignal;
+        readonly share?: (share: number) => void;
+        readonly letFinish?: boolean;
+      } = {},
     ): Promise<CoreJobs[K]['gives']> {
       last += 1;
       const id = last;
       return new Promise((done, failed) => {
         if (signal?.aborted) return failed(new CalledOff());
         signal?.addEventListener('abort', () => {
-          callOff(id);
+          callOff(id, letFinish);
           failed(new CalledOff());
         });
         queue.push({
@@ -106,8 +112,8 @@ function plain<T>(value: T): T {
   return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, plain(inner)])) as T;
 }
 
-/** The page's own pool: as many workers as the machine has cores, between two and four. */
+/** The page's own pool: as many workers as the machine has cores, between three and four: the judgement of a day never stands in the way of a curve. */
 export const core = corePool(
-  Math.min(4, Math.max(2, globalThis.navigator?.hardwareConcurrency ?? 2)),
+  Math.min(4, Math.max(3, globalThis.navigator?.hardwareConcurrency ?? 3)),
   () => new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }) as unknown as PoolWorker,
 );
