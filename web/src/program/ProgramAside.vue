@@ -51,7 +51,7 @@ const lost = computed(() => program.value.lost.length);
     <FindingList
       v-if="props.findings.length > 0"
       :findings="props.findings"
-      :editable="session.mayWrite"
+      :editable="session.mayWrite && !judging"
       @take="(remedy, finding) => $emit('take', remedy, finding)"
     />
     <div v-if="words">
