@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
+import { plan, valuesOf } from '@brine/core/advice';
 import type { ControllerDefinition } from '@brine/core/controllers';
 import { fold, programOf, valuesInForce, type AcceptedEntry, type EntryBody } from '@brine/core/jobs';
 import { simulate } from '@brine/core/simulation';
@@ -59,6 +60,7 @@ describe('the demo freezer, a simulated day (the plant is checked against conser
     job.entries.some((e) => e.kind === 'answer' && e.value === 'walkInFreezer'),
   )!;
   const { program, replacement } = programOfJob(freezer);
+  const planScenario = unitScenario(program.unit!, valuesOf(plan(program.unit!)));
   const planned = unitScenario(
     program.unit!,
     valuesInForce(replacement, program.rows, program.display!, program.values),
@@ -69,14 +71,26 @@ describe('the demo freezer, a simulated day (the plant is checked against conser
     return simulate(scenario)!.figures;
   };
   const [before, after] = [figures(found), figures(planned)];
+  /** Water that is still on the coil when cooling begins again and freezes on, kg. */
+  const NOTICED = 0.05;
 
-  test('the old settings leave ice that grows, more water after the drain, and nag', () => {
+  test('the old settings leave ice that grows and water on the coil, and nag', () => {
     expect(before.iceLeftAfterDefrost).toBeGreaterThan(0.5);
     expect(before.iceGrown).toBeGreaterThan(0.5);
     expect(before.alarms['high'] ?? 0).toBeGreaterThan(2);
+    expect(before.waterLeftAfterDrain!).toBeGreaterThan(NOTICED);
   });
 
-  test('the plan does not', () => {
+  test('the plan itself does not', () => {
+    const pure = figures(planScenario);
+    expect(pure.iceLeftAfterDefrost).toBeLessThan(0.05);
+    expect(pure.iceGrown).toBeLessThan(0.05);
+    expect(pure.waterLeftAfterDrain!).toBeLessThan(NOTICED);
+    expect(pure.alarms).toEqual({});
+  });
+
+  test('nor does what is set now, in the new control’s own codes', () => {
+    expect(after.waterLeftAfterDrain!).toBeLessThan(NOTICED);
     expect(after.iceLeftAfterDefrost).toBeLessThan(0.02);
     expect(after.iceGrown).toBeLessThan(0.05);
     expect(after.waterLeftAfterDrain!).toBeLessThan(before.waterLeftAfterDrain!);

@@ -123,5 +123,6 @@ function backstop(basis: PlanBasis): number {
 function drain(basis: PlanBasis): number {
   const walkIn = basis.application === 'walkInFreezer' || basis.application === 'walkInCooler';
   if (basis.unit.defrostMethod === 'offCycle') return walkIn ? 2 : 1;
-  return walkIn ? 5 : 3;
+  // A busy door brings more frost, and its water takes longer to run off (common practice: 5 to 6 min).
+  return walkIn ? (basis.unit.doorUse === 'busy' ? 6 : 5) : 3;
 }
