@@ -39,12 +39,12 @@ export async function benchSimulation(scenarioText: string, { least, line }: Too
   );
 
   const day = read({ hours: 24 });
-  const first = least(() => simulate(day, { stride: 5, sampleEvery: 30 }), 5, 1);
+  const first = least(() => simulate(day, { stride: 10, sampleEvery: 120 }), 5, 1);
   line(
     'first curve after a moved flag: two days at a stride',
     first,
     150,
-    `the 150 ms asked: ${ms(first)}, and 30 ms of rest before`,
+    `the 150 ms asked: ${ms(first)}, and 10 ms of rest before`,
   );
 
   const sweepMs = await onTwoCores(200, file);
