@@ -3,6 +3,7 @@ export * from './display.ts';
 export * from './numberCode.ts';
 export * from './sheet.ts';
 export * from './decode.ts';
+export * from './memory.ts';
 export * from './translate/encode.ts';
 export * from './translate/danger.ts';
 export * from './translate/translate.ts';

@@ -1,3 +1,4 @@
+import { meaningOf, parameterOf } from '../controllers/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { leaveBehindSheet } from '../handover/index.ts';
 import { family } from '../testing/families.ts';
@@ -8,7 +9,6 @@ import {
   openQuestions,
   programOf,
   progressOf,
-  settingsFromCode,
   type AcceptedEntry,
   type EntryBody,
   type ProgramInput,
@@ -145,7 +145,7 @@ describe('the program of a job', () => {
 
   test('a typed code is turned into settings, so that another control can take it over', () => {
     const { program: p } = program(survey);
-    expect(settingsFromCode(family('marl-4'), p.rows, 'gap', 7)).toEqual({
+    expect(meaningOf(parameterOf(family('marl-4'), 'gap')!, 7, p.display!)).toEqual({
       'regulation.differential': { value: 7, unit: 'deltaF' },
     });
   });

@@ -7,11 +7,10 @@ import {
   type UnitDescription,
 } from '../advice/index.ts';
 import {
-  displayOf,
   encode,
-  meaningOf,
   parameterOf,
   sameCodeValue,
+  settingsOfCodes,
   type CodeValue,
   type ControllerDefinition,
   type Decoded,
@@ -77,6 +76,8 @@ export interface Program {
   readonly found: Decoded | null;
   readonly chosen: readonly ChosenValue[];
   readonly values: SettingValues;
+  /** What the new control will really do: read back from its own codes, rounding and all; the values chosen where there is none yet. */
+  readonly inForce: SettingValues;
   readonly findings: readonly Finding[];
   readonly rows: readonly ProgramRow[];
   readonly fixed: readonly { readonly setting: SettingId; readonly value: SettingValue }[];
@@ -105,6 +106,7 @@ export function programOf(input: ProgramInput): Program {
       found,
       chosen,
       values,
+      inForce: values,
       findings: check(values, unit, found?.values ?? null),
       rows: [],
       fixed: [],
@@ -150,7 +152,7 @@ export function programOf(input: ProgramInput): Program {
       },
     ];
   });
-  const inForce = valuesInForce(target, rows, encoded.display, values);
+  const inForce = settingsOfCodes(target, new Map(rows.map((row) => [row.code, row.value])), encoded.display);
   const fixed = encoded.rows.flatMap((row) =>
     row.status === 'fixed' ? [{ setting: row.setting as SettingId, value: row.value as SettingValue }] : [],
   );
@@ -159,6 +161,7 @@ export function programOf(input: ProgramInput): Program {
     found,
     chosen,
     values,
+    inForce,
     findings: check(inForce, unit, found?.values ?? null),
     rows,
     fixed,
@@ -170,34 +173,6 @@ export function programOf(input: ProgramInput): Program {
 /** The entry that leaves an undecided code at the control's own default. */
 export function defaultDecision(row: ProgramRow): EntryBody {
   return { kind: 'plannedCode', code: row.code, value: row.value };
-}
-
-/** Settings as the new control will really hold them: read back from its own codes, rounding and all. */
-export function valuesInForce(
-  target: ControllerDefinition,
-  rows: readonly { readonly code: string; readonly value: CodeValue }[],
-  display: DisplayState,
-  fallback: SettingValues = {},
-): SettingValues {
-  const read: Partial<Record<SettingId, SettingValue>> = { ...target.fixed };
-  for (const row of rows) {
-    const parameter = parameterOf(target, row.code);
-    if (parameter) Object.assign(read, meaningOf(parameter, row.value, display));
-  }
-  return Object.keys(read).length > 0 ? read : fallback;
-}
-
-/** A typed value of a code as entries' worth of settings: what the technician's change means. Empty where the code has no setting. */
-export function settingsFromCode(
-  target: ControllerDefinition,
-  rows: readonly ProgramRow[],
-  code: string,
-  value: CodeValue,
-): SettingValues {
-  const parameter = parameterOf(target, code);
-  if (!parameter) return {};
-  const display = displayOf(target, new Map(rows.map((row) => [row.code, row.value])));
-  return meaningOf(parameter, value, display);
 }
 
 const sourceNotes: Readonly<Record<ValueSource, string>> = {

@@ -1,7 +1,7 @@
 import { plan, valuesOf } from '../advice/index.ts';
-import { displayOf, type CodeValue, type ControllerDefinition } from '../controllers/index.ts';
+import { fullMemory, settingsOfCodes, type ControllerDefinition } from '../controllers/index.ts';
 import type { SettingValues } from '../settings/index.ts';
-import { valuesInForce, type Program } from './program.ts';
+import type { Program } from './program.ts';
 
 /** A set of values that may be compared with others: what was found, a preset, the plan, what is set. */
 export interface Variant {
@@ -10,13 +10,9 @@ export interface Variant {
   readonly values: SettingValues;
 }
 
-/** Every set of values a job knows, as the new control would hold them; `inForce` is what is set now. */
-export function variantsOfJob(
-  program: Program,
-  target: ControllerDefinition | null,
-  inForce: SettingValues,
-): readonly Variant[] {
-  const { unit, found } = program;
+/** Every set of values a job knows; presets as the new control would hold them, its defaults where they say nothing. */
+export function variantsOfJob(program: Program, target: ControllerDefinition | null): readonly Variant[] {
+  const { unit, found, inForce } = program;
   return [
     ...(found && Object.keys(found.values).length > 0
       ? [{ id: 'found', name: 'As found', values: found.values }]
@@ -24,21 +20,9 @@ export function variantsOfJob(
     ...(target?.presets ?? []).map((preset) => ({
       id: `preset:${preset.id}`,
       name: `Preset ${preset.name}`,
-      values: presetValues(target!, preset.values),
+      values: settingsOfCodes(target!, fullMemory(target!, new Map(Object.entries(preset.values)))),
     })),
     ...(unit ? [{ id: 'plan', name: 'Plan', values: valuesOf(plan(unit)) }] : []),
     { id: 'set', name: 'As set', values: inForce },
   ];
-}
-
-/** A preset of a control in settings: its own codes, the defaults where it says nothing. */
-function presetValues(
-  target: ControllerDefinition,
-  preset: Readonly<Record<string, CodeValue>>,
-): SettingValues {
-  const rows = target.parameters.flatMap((p) => {
-    const value = preset[p.code] ?? ('default' in p.encoding ? p.encoding.default : undefined);
-    return value === undefined ? [] : [{ code: p.code, value: value as CodeValue }];
-  });
-  return valuesInForce(target, rows, displayOf(target, new Map(rows.map((row) => [row.code, row.value]))));
 }

@@ -1,4 +1,5 @@
 import type { CodeValues } from '../controllers/index.ts';
+import { fullMemory } from '../controllers/index.ts';
 import { afterDeed, atEase, type Condition } from './condition.ts';
 import { strokeOf, type Act, type Stroke } from './act.ts';
 import { follow, stillFollowing } from './entering.ts';
@@ -6,7 +7,6 @@ import { holdDown, inMenu, letGo, openMenu, answer, timeOut } from './menu.ts';
 import { menuOf, nothingOpen, type Machine, type PanelState } from './machine.ts';
 import { toRest } from './memory.ts';
 import { shows } from './shows.ts';
-import { fullMemory } from './values.ts';
 
 /** An act that this panel cannot be given: an unknown key, a switch that must not be moved now. */
 export class WrongAct extends Error {}

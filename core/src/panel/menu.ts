@@ -1,10 +1,11 @@
 import type { Closing, LeaveRule, Menu, MoveRules, Parameter } from '../controllers/index.ts';
+import { asShown } from '../controllers/index.ts';
 import { fit, isPress, type Stroke } from './act.ts';
 import { atLastPlace, beginEdit, canTake, moveCursor, turn, valueOfEdit } from './editing.ts';
 import { entriesOf, positionOf, sameEntry } from './entries.ts';
 import { menuOf, parameterAt, type Machine, type PanelState } from './machine.ts';
 import { keep, save, toRest } from './memory.ts';
-import { asShown, store } from './values.ts';
+import { store } from './values.ts';
 
 /** Opens a menu on its first entry; one that senses its probes does that first. */
 export function openMenu(machine: Machine, state: PanelState, menu: Menu, sensed = false): PanelState {

@@ -1,6 +1,5 @@
 import {
   decodeNumber,
-  defaultOf,
   displayOf,
   encodeNumber,
   sameCodeValue,
@@ -13,17 +12,6 @@ import {
   type Parameter,
 } from '../controllers/index.ts';
 import type { Machine, PanelState } from './machine.ts';
-
-/** Values of every code: those given, the rest at their default on the display as it then stands. */
-export function fullMemory(definition: ControllerDefinition, given: CodeValues): CodeValues {
-  const display = displayOf(definition, given);
-  return new Map(
-    definition.parameters.flatMap((parameter): [string, CodeValue][] => {
-      const value = given.get(parameter.code) ?? shownDefault(parameter, display);
-      return value === undefined ? [] : [[parameter.code, asShown(parameter, value)]];
-    }),
-  );
-}
 
 /** Values as they stand: in hand before memory. */
 export function standingValues(state: PanelState): CodeValues {
@@ -104,19 +92,4 @@ function followsDisplay(encoding: NumberEncoding): boolean {
     encoding.unit === 'displayDifference' ||
     typeof encoding.resolution === 'object'
   );
-}
-
-function shownDefault(parameter: Parameter, display: DisplayState): CodeValue | undefined {
-  return parameter.encoding.type === 'number'
-    ? scaleOf(parameter.encoding, display).default
-    : defaultOf(parameter);
-}
-
-/** Numbers as numbers, options in their own spelling. */
-export function asShown(parameter: Parameter, value: CodeValue): CodeValue {
-  const { encoding } = parameter;
-  if (encoding.type === 'number') return Number(value);
-  if (encoding.type === 'choice')
-    return encoding.options.find((o) => sameCodeValue(o.value, value))?.value ?? value;
-  return value;
 }

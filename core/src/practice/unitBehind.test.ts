@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { controlConfig } from '../control/index.ts';
+import { settingsOfCodes } from '../controllers/index.ts';
 import { act, machineOf, panelAtRest, planDeed, planKeys, type PanelState } from '../panel/index.ts';
 import { families, family } from '../testing/families.ts';
 import { alarmCodeOf } from './alarmCodeOf.ts';
 import { makeWarm, warmCauses, whyWarmDrill } from './drills/whyWarm.ts';
-import { settingsOfMemory, unitBehind } from './unitBehind.ts';
+import { unitBehind } from './unitBehind.ts';
 
 const chanceFrom = (seed: number) => {
   let state = seed;
@@ -88,7 +89,7 @@ describe('find why it does not cool', () => {
 
   test('each cause warms a freezer and shows as it is said to', () => {
     const sound = panelAtRest(machine);
-    const values = settingsOfMemory(machine.definition, sound.memory);
+    const values = settingsOfCodes(machine.definition, sound.memory);
     expect(typeof controlConfig(values)).toBe('object');
     const warm = new Map(warmCauses.map((cause) => [cause.id, makeWarm(machine, sound, values, cause)]));
     expect(warm.get('deadCompressor')!.unit.outputs.compressor).toBe(true);

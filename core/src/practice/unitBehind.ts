@@ -1,22 +1,15 @@
 import { controlConfig, type Command, type ControlConfig } from '../control/index.ts';
-import { displayOf, meaningOf, type CodeValues, type ControllerDefinition } from '../controllers/index.ts';
+import {
+  displayOf,
+  settingsOfCodes,
+  type CodeValues,
+  type ControllerDefinition,
+} from '../controllers/index.ts';
 import type { PanelState } from '../panel/index.ts';
 import type { TemplateId } from '../plant/index.ts';
 import { printFixed, quantity, valueIn } from '../quantities/index.ts';
-import type { SettingId, SettingValue, SettingValues } from '../settings/index.ts';
 import { UnitRun, type Fault } from '../simulation/index.ts';
 import { alarmCodeOf } from './alarmCodeOf.ts';
-
-/** What a panel's memory means in settings, the control's fixed behaviour included. */
-export function settingsOfMemory(definition: ControllerDefinition, memory: CodeValues): SettingValues {
-  const display = displayOf(definition, memory);
-  const values: Partial<Record<SettingId, SettingValue>> = { ...definition.fixed };
-  for (const parameter of definition.parameters) {
-    const value = memory.get(parameter.code);
-    if (value !== undefined) Object.assign(values, meaningOf(parameter, value, display));
-  }
-  return values;
-}
 
 /** The box that fits what a control is set to: what it heats, how cold it is set, what feeds it. */
 export function templateFor(config: ControlConfig, definition: ControllerDefinition): TemplateId {
@@ -111,7 +104,7 @@ export class UnitBehind {
   /** What the display shows at rest: the air in the control's own unit and tenths, a label in defrost where it is so set. */
   reading(probe: 'air' | 'coil' = 'air'): string {
     const { control } = this.run.standing;
-    const values = settingsOfMemory(this.definition, this.memory);
+    const values = settingsOfCodes(this.definition, this.memory);
     if (probe === 'air' && control.phase !== 'regulate' && values['defrost.display'] === 'label')
       return 'dEF';
     const celsius = probe === 'air' ? control.air.value : control.coil.value;
@@ -153,7 +146,7 @@ export class UnitBehind {
     if (given.length > 0) this.run.give(given);
     if (state.memory === this.memory) return;
     this.memory = state.memory;
-    const config = controlConfig(settingsOfMemory(this.definition, state.memory));
+    const config = controlConfig(settingsOfCodes(this.definition, state.memory));
     if (typeof config !== 'string') this.run.reconfigure(config);
   }
 }
@@ -165,7 +158,7 @@ export function unitBehind(
   faults: readonly Fault[] = [],
   template: TemplateId | null = null,
 ): UnitBehind | null {
-  const values = settingsOfMemory(definition, state.memory);
+  const values = settingsOfCodes(definition, state.memory);
   const config = controlConfig(values);
   if (typeof config === 'string' || values['condenser.setpoint'] !== undefined) return null;
   return new UnitBehind(definition, state, config, faults, template ?? templateFor(config, definition));

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ControllerDefinition } from '@brine/core/controllers';
-import { fold, programOf, standing, valuesInForce, type PinnedDefinition } from '@brine/core/jobs';
+import { fold, programOf, standing, type PinnedDefinition } from '@brine/core/jobs';
 import type { GoalId } from '@brine/core/tuning';
 import { theCompany } from '../company/company.service.ts';
 import type { Repositories } from '../database/database.ts';
@@ -133,10 +133,7 @@ async function unitsWithPlan(repositories: Repositories, goal: GoalId | null): P
       site: view!.siteName,
       toReview: {
         unit: program.unit,
-        values:
-          replacement && program.display
-            ? valuesInForce(replacement, program.rows, program.display, program.values)
-            : program.values,
+        values: program.inForce,
         display: program.unit.displayUnit === 'fahrenheit' ? 'degF' : 'degC',
         goal,
       },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { settingsFromCode, variantsOfJob } from '@brine/core/jobs';
+import { variantsOfJob } from '@brine/core/jobs';
 import { printShown } from '@brine/core/handover';
 import type { SettingId, SettingValues } from '@brine/core/settings';
 import { useJob } from '../shared/job/useJob.ts';
@@ -51,17 +51,8 @@ const summary = computed(() => {
   return `${program.value.rows.length} in menu order, ${differing.value} differ from found`;
 });
 const go = (next: View) => router.push(`/jobs/${job.id}/program/${next}`);
-const inForce = computed<SettingValues>(() => {
-  const target = job.replacement.value;
-  if (!target) return program.value.values;
-  return Object.assign(
-    {},
-    ...program.value.rows.map((row) => settingsFromCode(target, program.value.rows, row.code, row.value)),
-    target.fixed,
-  ) as SettingValues;
-});
-const variants = computed(() => variantsOfJob(program.value, job.replacement.value, inForce.value));
-const judgement = useJudgement(program, inForce);
+const variants = computed(() => variantsOfJob(program.value, job.replacement.value));
+const judgement = useJudgement(program);
 const change = (values: SettingValues, why = 'moved on the rule') =>
   job.write(
     ...(Object.keys(values) as SettingId[]).map((setting) => ({
@@ -127,7 +118,7 @@ useJumpTargets(() =>
           aria-label="Tuning"
           class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
           :unit="program.unit"
-          :values="inForce"
+          :values="program.inForce"
           :editable="session.mayWrite"
           @take="change"
         />
@@ -158,7 +149,7 @@ useJumpTargets(() =>
     </div>
     <div class="shrink-0 border-t border-ink bg-paper" :class="{ 'max-md:hidden': view === 'cabinet' }">
       <TheRule
-        :values="inForce"
+        :values="program.inForce"
         :findings="judgement.findings.value"
         :unit="program.unit"
         :editable="session.mayWrite"

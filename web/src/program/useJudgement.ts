@@ -11,7 +11,7 @@ import { CalledOff, core } from '../workers/corePool.ts';
 const REST_MS = 400;
 
 /** Everything that is said against the values in force: the rules at once, the simulated day a moment later; each with what mends it. */
-export function useJudgement(program: Ref<Program>, inForce: Ref<SettingValues>) {
+export function useJudgement(program: Ref<Program>) {
   const display = useDisplay();
   const simulated = shallowRef<readonly JudgedFinding[]>([]);
   const running = ref(false);
@@ -45,13 +45,13 @@ export function useJudgement(program: Ref<Program>, inForce: Ref<SettingValues>)
   }
 
   watch(
-    () => JSON.stringify([program.value.unit, inForce.value, display.unit]),
+    () => JSON.stringify([program.value.unit, program.value.inForce, display.unit]),
     () => {
       clearTimeout(timer);
       off?.abort();
       const { unit } = program.value;
       running.value = unit !== null;
-      if (unit) timer = setTimeout(() => void look(unit, inForce.value), REST_MS);
+      if (unit) timer = setTimeout(() => void look(unit, program.value.inForce), REST_MS);
       else simulated.value = [];
     },
     { immediate: true },

@@ -1,7 +1,8 @@
 import type { CodeValues, Menu } from '../../controllers/index.ts';
+import { asShown } from '../../controllers/index.ts';
 import { act, panelAtRest } from '../interpreter.ts';
 import { sensedCodes, type Machine, type PanelState } from '../machine.ts';
-import { asShown, store } from '../values.ts';
+import { store } from '../values.ts';
 import { changeTo } from './change.ts';
 import { enterMenu } from './enter.ts';
 import { leaveWith } from './leave.ts';

@@ -1,11 +1,11 @@
 import { panelAtRest, type Machine, type PanelState } from '../../panel/index.ts';
 import { controlConfig } from '../../control/index.ts';
-import { encode, type CodeValue } from '../../controllers/index.ts';
+import { encode, settingsOfCodes, type CodeValue } from '../../controllers/index.ts';
 import { quantity } from '../../quantities/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import type { Fault, FaultKind } from '../../simulation/index.ts';
 import type { Chance } from '../drill.ts';
-import { settingsOfMemory, templateFor, unitBehind, type UnitBehind } from '../unitBehind.ts';
+import { templateFor, unitBehind, type UnitBehind } from '../unitBehind.ts';
 import { shuffled } from './values.ts';
 
 /** Why a box does not cool: what is broken or set wrong, in words for a list, and what would have shown it. */
@@ -94,7 +94,7 @@ export function whyWarmDrill(machine: Machine, chance: Chance): WhyWarm | null {
   const { definition } = machine;
   const sound = panelAtRest(machine);
   if (!unitBehind(definition, sound)) return null;
-  const values = settingsOfMemory(definition, sound.memory);
+  const values = settingsOfCodes(definition, sound.memory);
   for (const cause of shuffled(warmCauses, chance)) {
     const made = makeWarm(machine, sound, values, cause);
     if (!made) continue;

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
-import { plan, valuesOf } from '@brine/core/advice';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import { fold, programOf, valuesInForce, type AcceptedEntry, type EntryBody } from '@brine/core/jobs';
-import { simulate } from '@brine/core/simulation';
-import { unitScenario } from '@brine/core/tuning';
+import { plan, valuesOf } from '../advice/index.ts';
+import type { ControllerDefinition } from '../controllers/index.ts';
+import { fold, programOf, type AcceptedEntry, type EntryBody } from '../jobs/index.ts';
+import { simulate } from '../simulation/index.ts';
+import { unitScenario } from './unitScenario.ts';
 
 const demo = new URL('../../../demo/', import.meta.url);
 const families = new Map(
@@ -43,28 +43,22 @@ function programOfJob(job: DemoJob) {
   const [old, replacement] = [control('old'), control('new')].map((id) =>
     id === null ? null : families.get(id)!,
   );
-  return {
+  return programOf({
+    state: fold(entries),
+    name: job.title,
+    old: old!,
     replacement: replacement!,
-    program: programOf({
-      state: fold(entries),
-      name: job.title,
-      old: old!,
-      replacement: replacement!,
-      companyDefaults: {},
-    }),
-  };
+    companyDefaults: {},
+  });
 }
 
 describe('the demo freezer, a simulated day (the plant is checked against conservation and references in the core)', () => {
   const freezer = jobs.find((job) =>
     job.entries.some((e) => e.kind === 'answer' && e.value === 'walkInFreezer'),
   )!;
-  const { program, replacement } = programOfJob(freezer);
+  const program = programOfJob(freezer);
   const planScenario = unitScenario(program.unit!, valuesOf(plan(program.unit!)));
-  const planned = unitScenario(
-    program.unit!,
-    valuesInForce(replacement, program.rows, program.display!, program.values),
-  );
+  const planned = unitScenario(program.unit!, program.inForce);
   const found = unitScenario(program.unit!, program.found!.values);
   const figures = (scenario: typeof planned) => {
     if (typeof scenario === 'string') throw new Error(scenario);
