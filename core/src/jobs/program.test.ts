@@ -1,6 +1,7 @@
 import { meaningOf, parameterOf } from '../controllers/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { leaveBehindSheet } from '../handover/index.ts';
+import { acceptedInOrder } from '../testing/entries.ts';
 import { family } from '../testing/families.ts';
 import {
   defaultDecision,
@@ -9,7 +10,6 @@ import {
   openQuestions,
   programOf,
   progressOf,
-  type AcceptedEntry,
   type EntryBody,
   type ProgramInput,
 } from './index.ts';
@@ -27,19 +27,7 @@ const survey: EntryBody[] = [
 ];
 
 function program(bodies: readonly EntryBody[], more: Partial<ProgramInput> = {}) {
-  const entries = bodies.map((body, i): AcceptedEntry => ({
-    id: `e${i}`,
-    job: 'j',
-    device: 'd',
-    deviceSequence: i + 1,
-    deviceTime: '2026-03-01T08:00:00Z',
-    seen: i,
-    author: 'u',
-    body,
-    sequence: i + 1,
-    receivedAt: '2026-03-01T08:00:00Z',
-  }));
-  const state = fold(entries);
+  const state = fold(acceptedInOrder(bodies));
   const input: ProgramInput = {
     state,
     name: 'Fish store',

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { decode } from '../controllers/index.ts';
-import { families, family } from '../testing/families.ts';
+import { families, family, sheetOf } from '../testing/families.ts';
 import { fold } from './fold.ts';
 import { programOf } from './program.ts';
 import { variantsOfJob } from './variants.ts';
@@ -14,8 +14,7 @@ describe.each(withPresets)('presets of the %s', (id) => {
     '%s: every code it sets means what it means on a sheet (oracle: the sheet decoded)',
     (presetId, preset) => {
       const variant = variantsOfJob(nothingKnown(id), family(id)).find((v) => v.id === `preset:${presetId}`)!;
-      const sheet = Object.entries(preset.values).map(([code, value]) => ({ code, value: String(value) }));
-      const { values, unplaced } = decode(family(id), sheet);
+      const { values, unplaced } = decode(family(id), sheetOf(preset.values));
       expect(unplaced).toEqual([]);
       expect(variant.values).toMatchObject(values);
     },

@@ -1,20 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { plan, valuesOf } from '../advice/index.ts';
-import type { ControllerDefinition } from '../controllers/index.ts';
-import { fold, programOf, type AcceptedEntry, type EntryBody } from '../jobs/index.ts';
+import { fold, programOf, type EntryBody } from '../jobs/index.ts';
 import { simulate } from '../simulation/index.ts';
+import { acceptedInOrder } from '../testing/entries.ts';
+import { family } from '../testing/families.ts';
 import { unitScenario } from './unitScenario.ts';
 
 const demo = new URL('../../../demo/', import.meta.url);
-const families = new Map(
-  readdirSync(new URL('controllers/', demo)).map((name) => {
-    const family = JSON.parse(
-      readFileSync(new URL(`controllers/${name}`, demo), 'utf8'),
-    ) as ControllerDefinition;
-    return [family.id, family];
-  }),
-);
 interface DemoJob {
   readonly title: string;
   readonly unit: string;
@@ -28,23 +21,9 @@ const { jobs } = JSON.parse(readFileSync(new URL('saltmarsh.json', demo), 'utf8'
 function programOfJob(job: DemoJob) {
   const control = (role: 'old' | 'new') =>
     job.entries.findLast((e) => e.kind === 'control' && e.role === role)?.controller ?? null;
-  const entries = job.entries.map((body, i): AcceptedEntry => ({
-    id: `e${i}`,
-    job: 'j',
-    device: 'd',
-    deviceSequence: i + 1,
-    deviceTime: '2026-03-01T08:00:00Z',
-    seen: i,
-    author: 'u',
-    body,
-    sequence: i + 1,
-    receivedAt: '2026-03-01T08:00:00Z',
-  }));
-  const [old, replacement] = [control('old'), control('new')].map((id) =>
-    id === null ? null : families.get(id)!,
-  );
+  const [old, replacement] = [control('old'), control('new')].map((id) => (id === null ? null : family(id)));
   return programOf({
-    state: fold(entries),
+    state: fold(acceptedInOrder(job.entries)),
     name: job.title,
     old: old!,
     replacement: replacement!,

@@ -1,41 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { plan, UNIT_FORMAT, valuesOf, type GoodsId, type UnitDescription } from '../advice/index.ts';
-import {
-  applications,
-  isFreezer,
-  isHeated,
-  type Application,
-  type SettingValues,
-} from '../settings/index.ts';
+import { plan, valuesOf } from '../advice/index.ts';
+import { applications, type Application, type SettingValues } from '../settings/index.ts';
 import { units } from '../testing/runs.ts';
+import { plainUnit } from '../testing/units.ts';
 import { simulatedFindings } from './simulatedChecks.ts';
 
 const { c, k, min } = { ...units, min: (value: number) => ({ value, unit: 'min' as const }) };
-const kept: Readonly<Partial<Record<Application, GoodsId>>> = {
-  walkInFreezer: 'frozenFood',
-  reachInFreezer: 'frozenFood',
-  iceCreamCabinet: 'iceCream',
-  cellar: 'ripeningCheese',
-  chilledWaterTank: 'liveShellfish',
-  vehicleFridge: 'drinks',
-  pharmacyRefrigerator: 'medicine',
-  hotCupboard: 'hotFood',
-};
-const unitOf = (application: Application): UnitDescription => ({
-  format: UNIT_FORMAT,
-  application,
-  goods: kept[application] ?? 'chilledFood',
-  defrostMethod:
-    isHeated(application) || application === 'chilledWaterTank'
-      ? 'none'
-      : isFreezer(application)
-        ? 'electric'
-        : 'offCycle',
-  probes: ['air', 'coil'],
-  displayUnit: 'celsius',
-});
 const findings = (application: Application, change: SettingValues = {}) => {
-  const unit = unitOf(application);
+  const unit = plainUnit(application);
   const values = { ...valuesOf(plan(unit)), ...change };
   const found = simulatedFindings(unit, values);
   if (typeof found === 'string') throw new Error(found);
@@ -90,5 +62,5 @@ describe('a mistake that only a run can tell is found, and its remedy takes it a
 });
 
 test('nothing to run: a sentence', () => {
-  expect(simulatedFindings(unitOf('walkInCooler'), {})).toContain('expected a set point');
+  expect(simulatedFindings(plainUnit('walkInCooler'), {})).toContain('expected a set point');
 });

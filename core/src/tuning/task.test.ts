@@ -1,17 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { plan, UNIT_FORMAT, valuesOf, type UnitDescription } from '../advice/index.ts';
+import { plan, valuesOf } from '../advice/index.ts';
 import { baseValue, isQuantity } from '../quantities/index.ts';
+import { plainUnit } from '../testing/units.ts';
 import { advise, tryVariant, tuningTask, variantsOf, type TuningRow, type TuningTask } from './task.ts';
 import { goalIds } from './goals.ts';
 
-const unit: UnitDescription = {
-  format: UNIT_FORMAT,
-  application: 'walkInFreezer',
-  goods: 'frozenFood',
-  defrostMethod: 'electric',
-  probes: ['air', 'coil'],
-  displayUnit: 'fahrenheit',
-};
+const unit = plainUnit('walkInFreezer', { displayUnit: 'fahrenheit' });
 const values = valuesOf(plan(unit));
 const taskOf = (
   goal: (typeof goalIds)[number],

@@ -1,18 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import type { SettingValues } from '../../settings/index.ts';
 import { plan, valuesOf } from '../plan/plan.ts';
-import { UNIT_FORMAT, type UnitDescription } from '../unit.ts';
+import { plainUnit } from '../../testing/units.ts';
 import { check } from './check.ts';
 import { remedyFor } from './remedy.ts';
 
-const unit: UnitDescription = {
-  format: UNIT_FORMAT,
-  application: 'walkInFreezer',
-  goods: 'frozenFood',
-  defrostMethod: 'electric',
-  probes: ['air', 'coil'],
-  displayUnit: 'celsius',
-};
+const unit = plainUnit('walkInFreezer');
 const planned = valuesOf(plan(unit));
 const c = (value: number) => ({ value, unit: 'degC' as const });
 const k = (value: number) => ({ value, unit: 'K' as const });

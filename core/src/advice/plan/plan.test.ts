@@ -5,17 +5,11 @@ import { alarmLimits, switchingBand } from '../checks/band.ts';
 import { check } from '../checks/check.ts';
 import { goods, type GoodsId } from '../goods.ts';
 import { schools, type SchoolId } from '../schools.ts';
-import { doorUses, UNIT_FORMAT, type UnitDescription } from '../unit.ts';
+import { plainUnit } from '../../testing/units.ts';
+import { doorUses, type UnitDescription } from '../unit.ts';
 import { plan, valuesOf } from './plan.ts';
 
-const freezer: UnitDescription = {
-  format: UNIT_FORMAT,
-  application: 'walkInFreezer',
-  goods: 'frozenFood',
-  defrostMethod: 'electric',
-  probes: ['air', 'coil'],
-  displayUnit: 'fahrenheit',
-};
+const freezer = plainUnit('walkInFreezer', { displayUnit: 'fahrenheit' });
 
 function fitting(application: Application): GoodsId[] {
   return (Object.keys(goods) as GoodsId[]).filter(
