@@ -1,23 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { restingBox, stepBox, type BoxDrive, type BoxFlows, type BoxState } from './box.ts';
+import { driveAtRest, restingBox, stepBox, type BoxDrive, type BoxFlows, type BoxState } from './box.ts';
 import { doorFlow } from './infiltration.ts';
 import { humidityRatio } from './moistAir.ts';
 import { storedHeat, storedWater } from './stored.ts';
 import { boxOf, templateIds, templates, type TemplateId } from './templates.ts';
 
 const drive = (id: TemplateId, more: Partial<BoxDrive> = {}): BoxDrive => ({
-  compressor: false,
-  heater: false,
-  hotGas: false,
+  ...driveAtRest(templates[id].ambient, humidityRatio(templates[id].ambient, templates[id].humidity)),
   fan: true,
-  airHeater: false,
-  doorOpen: false,
-  ambient: templates[id].ambient,
-  ambientRatio: humidityRatio(templates[id].ambient, templates[id].humidity),
-  capacityFactor: 1,
-  condenserRise: 0,
-  heaterFactor: 1,
-  fanFactor: 1,
   ...more,
 });
 const noFlows = (): BoxFlows => ({ heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 });

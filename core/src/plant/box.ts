@@ -100,6 +100,22 @@ export interface BoxDrive {
   fanFactor: number;
 }
 
+/** A drive with everything off and nothing broken, in air of this temperature and humidity ratio. */
+export const driveAtRest = (ambient: number, ambientRatio: number): BoxDrive => ({
+  compressor: false,
+  heater: false,
+  hotGas: false,
+  fan: false,
+  airHeater: false,
+  doorOpen: false,
+  ambient,
+  ambientRatio,
+  capacityFactor: 1,
+  condenserRise: 0,
+  heaterFactor: 1,
+  fanFactor: 1,
+});
+
 /** Heat and water over the boundary in a step: J and kg, in is positive. Compressor work stays outside; it is told apart. */
 export interface BoxFlows {
   heat: number;

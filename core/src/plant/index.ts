@@ -1,4 +1,5 @@
 export {
+  driveAtRest,
   restingBox,
   stepBox,
   type BoxDrive,

@@ -1,13 +1,7 @@
 import { printFor, printNumber, quantity, type TemperatureUnit } from '../quantities/index.ts';
 import type { Figures, StorageLimits } from './figures.ts';
+import { GOODS_NEAR, ICE_NOTICED, MOST_STARTS } from './thresholds.ts';
 
-/** Most starts an hour of a hermetic compressor (common practice: 6 to 10). */
-const MOST_STARTS = 8;
-/** Ice below this is what any step leaves behind, kg. */
-const ICE = 0.05;
-
-/** An estimate does not know the goods' temperature closer than this, K. */
-export const GOODS_NEAR = 0.5;
 const grams = (kg: number) => `${Math.round(kg * 1000)} g`;
 
 /** What a simulated run says against its settings, each in a sentence with its number, gravest first; nothing where the run is sound. */
@@ -22,13 +16,18 @@ export function judgeRun(
     said.push(`the goods reach ${degrees(f.product.max)}, their limit is ${degrees(storage.max)}`);
   if (storage.min !== null && f.product.min < storage.min - GOODS_NEAR)
     said.push(`the goods fall to ${degrees(f.product.min)}, their limit is ${degrees(storage.min)}`);
-  if (f.iceGrown > ICE)
+  if (f.iceGrown > ICE_NOTICED)
     said.push(`${grams(f.iceGrown)} of ice grow over the run: the defrosts do not clear the coil`);
-  if ((f.iceLeftAfterDefrost ?? 0) > ICE)
+  if ((f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED)
     said.push(
       `${grams(f.iceLeftAfterDefrost!)} of ice are left after a defrost: it ends too early or too cold`,
     );
-  if (f.defrosts.time > 0 && f.defrosts.temperature === 0 && f.longestDefrostMinutes > 0 && f.iceGrown > ICE)
+  if (
+    f.defrosts.time > 0 &&
+    f.defrosts.temperature === 0 &&
+    f.longestDefrostMinutes > 0 &&
+    f.iceGrown > ICE_NOTICED
+  )
     said.push(`all ${f.defrosts.time} defrosts end by time`);
   if (f.startsPerHour > MOST_STARTS)
     said.push(

@@ -11,6 +11,7 @@ import {
 } from '../control/index.ts';
 import {
   boxOf,
+  driveAtRest,
   humidityRatio,
   restingBox,
   stepBox,
@@ -75,20 +76,7 @@ export class UnitRun {
     this.secondOfDay = begins < 0 ? begins + DAY : begins;
     this.heats = scenario.config.stage.heat;
     this.count = new FigureCount(scenario.storage, this.state);
-    this.drive = {
-      compressor: false,
-      heater: false,
-      hotGas: false,
-      fan: false,
-      airHeater: false,
-      doorOpen: false,
-      ambient,
-      ambientRatio: humidityRatio(ambient, humidity),
-      capacityFactor: 1,
-      condenserRise: 0,
-      heaterFactor: 1,
-      fanFactor: 1,
-    };
+    this.drive = driveAtRest(ambient, humidityRatio(ambient, humidity));
     this.inputs = {
       air: t.inside,
       coil: t.inside,

@@ -1,4 +1,4 @@
-import { humidityRatio, templates, type BoxDrive } from '../plant/index.ts';
+import { driveAtRest, humidityRatio, templates, type BoxDrive } from '../plant/index.ts';
 import { simulate, type Scenario } from '../simulation/index.ts';
 
 /** A stretch of a run in which nothing is switched, seconds from its beginning. */
@@ -27,18 +27,11 @@ export function driveSegments(scenario: Scenario): readonly DriveSegment[] {
         from: s.t,
         to: s.t + 1,
         drive: {
+          ...driveAtRest(ambient, humidityRatio(ambient, humidity)),
           compressor: s.compressor,
           heater: s.defrost,
-          hotGas: false,
           fan: s.fan,
-          airHeater: false,
           doorOpen: s.door,
-          ambient,
-          ambientRatio: humidityRatio(ambient, humidity),
-          capacityFactor: 1,
-          condenserRise: 0,
-          heaterFactor: 1,
-          fanFactor: 1,
         },
       });
   }

@@ -1,15 +1,17 @@
 import type { UnitDescription } from '../advice/index.ts';
 import { bandOf, controlConfig } from '../control/index.ts';
-import {
-  baseValue,
-  isQuantity,
-  printFor,
-  printNumber,
-  quantity,
-  type TemperatureUnit,
-} from '../quantities/index.ts';
+import { printFor, printNumber, quantity, type TemperatureUnit } from '../quantities/index.ts';
 import type { SettingId, SettingValues } from '../settings/index.ts';
-import { GOODS_NEAR, simulate, type Figures, type Scenario } from '../simulation/index.ts';
+import {
+  GOODS_NEAR,
+  ICE_NOTICED,
+  MOST_STARTS,
+  simulate,
+  type Figures,
+  type Scenario,
+} from '../simulation/index.ts';
+import { CALL_WITHIN, calledAfter, lateSays } from './deadCompressor.ts';
+import { energyOf, energyUnit } from './energy.ts';
 import { unitScenario } from './unitScenario.ts';
 
 export const goalIds = ['fewerStarts', 'quietAlarm', 'shortestDefrost', 'leastEnergy'] as const;
@@ -43,17 +45,6 @@ export interface Goal {
 
 /** Product within this, from coldest to warmest, K. */
 const PRODUCT_SPREAD = 2;
-const MOST_STARTS = 8;
-const ICE = 0.05;
-/** A dead compressor is to be called within this, min: a full box stands inside its limit for hours, and no thermometer can tell before. */
-export const CALL_WITHIN = 30;
-/** Volts of a battery fridge, where the survey says nothing. */
-const BATTERY = 12;
-
-/** Amp hours instead of kilowatt hours: what a battery is asked for. */
-export const onBattery = (unit: UnitDescription): boolean =>
-  unit.supply?.kind === 'dc' || unit.application === 'vehicleFridge';
-
 const run = (scenario: Scenario, stride: number) => simulate(scenario, { stride })!;
 
 function scenarioOf(values: SettingValues, { unit }: GoalContext, hours: number, doorUse?: 'busy') {
@@ -74,7 +65,7 @@ function goodsSay(f: Figures, { storage }: Scenario, display: TemperatureUnit): 
 }
 
 const iceSays = (f: Figures): readonly string[] =>
-  f.iceGrown > ICE || (f.iceLeftAfterDefrost ?? 0) > ICE
+  f.iceGrown > ICE_NOTICED || (f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED
     ? [`${Math.round(Math.max(f.iceGrown, f.iceLeftAfterDefrost ?? 0) * 1000)} g of ice left`]
     : [];
 const startsSay = (f: Figures): readonly string[] =>
@@ -168,15 +159,14 @@ export const goals: Readonly<Record<GoalId, Goal>> = {
     name: 'Least energy',
     question: 'The least energy a day (amp hours from a battery) that keeps the goods',
     settings: () => ['regulation.setpoint', 'regulation.differential'],
-    score: (context) => (onBattery(context.unit) ? 'Ah a day' : 'kWh a day'),
+    score: (context) => energyUnit(context.unit),
     price: (context) => `warmest product, ${context.display === 'degF' ? '°F' : '°C'}`,
     judge: (values, context) => {
       const scenario = scenarioOf(values, context, 48);
       if (typeof scenario === 'string') return scenario;
       const f = run(scenario, context.stride).figures;
-      const volts = context.unit.supply?.volts ?? BATTERY;
       return {
-        score: onBattery(context.unit) ? (f.kWhPerDay * 1000) / volts : f.kWhPerDay,
+        score: energyOf(context.unit, f),
         price: context.display === 'degF' ? f.product.max * 1.8 + 32 : f.product.max,
         against: [
           ...goodsSay(f, scenario, context.display),
@@ -203,41 +193,4 @@ function cutInSays(
         `cut-in at ${printFor(quantity(Math.round(cutIn * 10) / 10, 'degC'), display)}, above the limit of the goods`,
       ]
     : [];
-}
-
-/** How long a dead compressor is watched for, h. */
-const WATCHED_H = 8;
-
-/** A dead compressor: minutes from its death to the alarm, and from the goods passing their limit to the alarm. */
-interface Called {
-  readonly minutes: number;
-  readonly late: number;
-}
-
-const lateSays = ({ late }: Called): string =>
-  Number.isFinite(late)
-    ? `a dead compressor is called only ${late.toFixed(0)} min after the goods have passed their limit`
-    : `a dead compressor is not called in ${WATCHED_H} h`;
-
-/** The worse of two moments: at rest between defrosts, and half an interval later. */
-function calledAfter(values: SettingValues, context: GoalContext): Called {
-  const interval = values['defrost.interval'];
-  const half = isQuantity(interval) ? Math.min(6, baseValue(interval) / 7200) : 3;
-  const runs = [1, 1 + half].map((hour) => watchDeath(values, context, Math.round(hour * 3600)));
-  return { minutes: Math.max(...runs.map((r) => r.minutes)), late: Math.max(...runs.map((r) => r.late)) };
-}
-
-function watchDeath(values: SettingValues, context: GoalContext, from: number): Called {
-  const faults = [{ kind: 'deadCompressor' as const, from, to: from + WATCHED_H * 3600, amount: null }];
-  const scenario = unitScenario(context.unit, values, { faults, hours: from / 3600 + WATCHED_H });
-  if (typeof scenario === 'string') return { minutes: WATCHED_H * 60, late: WATCHED_H * 60 };
-  const { events, series } = simulate(scenario, { stride: context.stride, sampleEvery: 60 })!;
-  const alarm = events.find(
-    (e) => e.kind === 'alarmCause' && e.value === true && e.reason === 'high' && e.t >= from,
-  );
-  const { max } = scenario.storage;
-  // Without a limit of the goods it counts from the death.
-  const passed = max === null ? from : (series.find((s) => s.t >= from && s.product > max)?.t ?? Infinity);
-  if (!alarm) return { minutes: WATCHED_H * 60, late: Infinity };
-  return { minutes: (alarm.t - from) / 60, late: Math.max(0, (alarm.t - passed) / 60) };
 }

@@ -1,6 +1,7 @@
 export * from './unitScenario.ts';
-export { simulatedFindings, type JudgedFinding } from './simulatedChecks.ts';
-export { goalIds, goals, CALL_WITHIN, type Goal, type GoalId } from './goals.ts';
+export { simulatedFindings, type JudgedFinding } from './simulatedFindings.ts';
+export { energyOf, energyUnit } from './energy.ts';
+export { goalIds, goals, type Goal, type GoalId } from './goals.ts';
 export type { Axis } from './axis.ts';
 export {
   advise,

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { UnitDescription } from '@brine/core/advice';
 import type { Figures } from '@brine/core/simulation';
+import { energyOf, energyUnit } from '@brine/core/tuning';
 import { printFor, quantity } from '@brine/core/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 
@@ -8,10 +10,8 @@ import { useDisplay } from '../shared/display/displayStore.ts';
 const props = defineProps<{
   runs: readonly { readonly name: string; readonly figures: Figures }[];
   days: number;
-  /** Amp hours of a 12 V battery instead of kilowatt hours. */
-  battery: boolean;
+  unit: UnitDescription;
 }>();
-const BATTERY = 12;
 const display = useDisplay();
 const temperature = (celsius: number | null) =>
   celsius === null ? 'never' : printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display.unit);
@@ -33,11 +33,10 @@ const rows = computed(() => [
   line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
   line('Water left after a drain, at most', (f) => grams(f.waterLeftAfterDrain)),
   line('Ice grown over the run', (f) => grams(f.iceGrown)),
-  line('Energy', (f) =>
-    props.battery
-      ? `${((f.kWhPerDay * 1000) / BATTERY).toFixed(0)} Ah a day`
-      : `${f.kWhPerDay.toFixed(1)} kWh a day`,
-  ),
+  line('Energy', (f) => {
+    const value = energyOf(props.unit, f);
+    return `${value.toFixed(value < 100 ? 1 : 0)} ${energyUnit(props.unit)}`;
+  }),
   line(
     'Alarms',
     (f) =>

@@ -101,7 +101,7 @@ const dayNames = [1, 3, 7, 30] as const;
       v-if="runs.length > 0"
       class="max-w-3xl"
       :days="days"
-      :battery="unit.application === 'vehicleFridge' || unit.supply?.kind === 'dc'"
+      :unit="unit"
       :runs="runs.map((run) => ({ name: run.name, figures: run.result.figures }))"
     />
     <ReplayLog :variants="chosen" />

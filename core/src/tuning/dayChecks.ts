@@ -1,17 +1,11 @@
-import { remedyWords, type Finding, type Remedy, type UnitDescription, check } from '../advice/index.ts';
-import { bandOf, controlConfig } from '../control/index.ts';
-import { isQuantity, printFor, quantity, type TemperatureUnit } from '../quantities/index.ts';
-import type { SettingId, SettingValues } from '../settings/index.ts';
-import { GOODS_NEAR, simulate, type Simulated } from '../simulation/index.ts';
-import { unitScenario } from './unitScenario.ts';
-
-/** A finding of a simulated day, with what takes it away where something does. */
-export interface JudgedFinding extends Finding {
-  readonly remedy: Remedy | null;
-}
+import type { Finding, UnitDescription } from '../advice/index.ts';
+import { quantity } from '../quantities/index.ts';
+import type { SettingValues } from '../settings/index.ts';
+import { GOODS_NEAR, ICE_NOTICED, MOST_STARTS, WATER_NOTICED, type Simulated } from '../simulation/index.ts';
+import { both, clearingChanges, limitMoved, longer, moved } from './changes.ts';
 
 /** What a check sees: a day as the unit is described; °C and K. */
-interface Seen {
+export interface Seen {
   readonly values: SettingValues;
   readonly unit: UnitDescription;
   readonly day: Simulated;
@@ -22,49 +16,23 @@ interface Seen {
 }
 
 /** One question to a simulated day, and the changes to be tried against it, mildest first. */
-interface SimulatedCheck {
+export interface DayCheck {
   readonly code: string;
   readonly find: (seen: Seen) => Omit<Finding, 'code'> | null;
   readonly changes: (values: SettingValues) => readonly SettingValues[];
 }
 
-/** Common practice: a hermetic compressor stands 6 to 10 starts an hour. */
-const MOST_STARTS = 8;
-/** Ice and water below these are what any step leaves behind, kg. */
-const ICE = 0.05;
-const WATER = 0.05;
 /** A rest that lets the air run this far past cut-in is felt, K. */
 const OVERSHOOT = 1;
-const STRIDE = 5;
 
 const grams = (kg: number) => `${Math.round(kg * 1000)} g`;
 const minutes = (seconds: number) => `${Math.round(seconds / 60)} min`;
 const count = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
 
-/** A quantity moved by steps of its own display: degrees, minutes, hours. */
-const moved = (values: SettingValues, id: SettingId, by: readonly number[]): readonly SettingValues[] => {
-  const value = values[id];
-  if (!isQuantity(value)) return [];
-  const factor = value.unit === 'degF' || value.unit === 'deltaF' ? 2 : 1;
-  return by.map((step) => ({
-    [id]: quantity(Math.round(value.value * 100) / 100 + step * factor, value.unit),
-  }));
-};
-/** A duration lengthened by minutes, in its own unit. */
-const longer = (values: SettingValues, id: SettingId, by: readonly number[]): readonly SettingValues[] => {
-  const value = values[id];
-  const present = isQuantity(value) ? value : quantity(0, 'min');
-  const perUnit = { s: 60, min: 1, h: 1 / 60 }[present.unit as 's'] ?? 1;
-  return by.map((step) => ({
-    [id]: quantity(Math.round((present.value + step * perUnit) * 1000) / 1000, present.unit),
-  }));
-};
-const both = (one: readonly SettingValues[], two: readonly SettingValues[]): readonly SettingValues[] =>
-  one.flatMap((a) => two.map((b) => ({ ...a, ...b })));
-
 const alarmsIn = ({ day }: Seen, cause: string) => day.figures.alarms[cause] ?? 0;
 
-const checks: readonly SimulatedCheck[] = [
+/** Every check that needs a simulated day, in the order they are told. */
+export const dayChecks: readonly DayCheck[] = [
   {
     code: 'goodsTooWarm',
     find: ({ day, limits, show, values }) =>
@@ -86,7 +54,7 @@ const checks: readonly SimulatedCheck[] = [
   {
     code: 'iceGrows',
     find: ({ day: { figures: f } }) =>
-      f.iceGrown <= ICE
+      f.iceGrown <= ICE_NOTICED
         ? null
         : {
             severity: 'error',
@@ -99,7 +67,7 @@ const checks: readonly SimulatedCheck[] = [
   {
     code: 'iceLeft',
     find: ({ day: { figures: f } }) =>
-      f.iceGrown > ICE || (f.iceLeftAfterDefrost ?? 0) <= ICE
+      f.iceGrown > ICE_NOTICED || (f.iceLeftAfterDefrost ?? 0) <= ICE_NOTICED
         ? null
         : {
             severity: 'warning',
@@ -128,7 +96,7 @@ const checks: readonly SimulatedCheck[] = [
   {
     code: 'drainTooShort',
     find: ({ day: { figures: f } }) =>
-      (f.waterLeftAfterDrain ?? 0) <= WATER
+      (f.waterLeftAfterDrain ?? 0) <= WATER_NOTICED
         ? null
         : {
             severity: 'warning',
@@ -226,83 +194,3 @@ const checks: readonly SimulatedCheck[] = [
     },
   },
 ];
-
-function clearingChanges(v: SettingValues): readonly SettingValues[] {
-  return [
-    ...moved(v, 'defrost.endTemperature', [3, 6, 9]),
-    ...longer(v, 'defrost.maxDuration', [10, 20]),
-    ...both(moved(v, 'defrost.endTemperature', [3, 6, 9]), longer(v, 'defrost.maxDuration', [10, 20, 30])),
-    ...longer(v, 'defrost.interval', [-60, -120]),
-  ];
-}
-
-function limitMoved(v: SettingValues, by: readonly number[]): readonly SettingValues[] {
-  const up = v['alarms.reference'] === 'relative' ? 'alarms.highOffset' : 'alarms.highTemperature';
-  return moved(v, up, by);
-}
-
-/**
- * Findings that only a run can tell, on the unit's own box: a day as it is described, at a stride of 5 s. Each remedy was run before it is offered:
- * the finding is gone, no other has come in its place, and no error of the rules. A sentence where nothing can be run.
- */
-export function simulatedFindings(
-  unit: UnitDescription,
-  values: SettingValues,
-  display: TemperatureUnit = 'degC',
-): readonly JudgedFinding[] | string {
-  const seen = look(unit, values, display);
-  if (typeof seen === 'string') return seen;
-  return checks.flatMap((one): readonly JudgedFinding[] => {
-    const found = one.find(seen);
-    return found ? [{ code: one.code, ...found, remedy: remedyBySimulation(one, seen, display) }] : [];
-  });
-}
-
-function look(unit: UnitDescription, values: SettingValues, display: TemperatureUnit): Seen | string {
-  const config = controlConfig(values);
-  const day = unitScenario(unit, values);
-  if (typeof config === 'string') return config;
-  if (typeof day === 'string') return day;
-  return {
-    values,
-    unit,
-    day: simulate(day, { stride: STRIDE })!,
-    band: bandOf(config.stage, config.setpoint),
-    limits: day.storage,
-    show: (celsius) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display),
-    showDifference: (kelvins) => printFor(quantity(Math.round(kelvins * 10) / 10, 'K'), display),
-  };
-}
-
-/** Changes looked at for one finding: the mildest stand first, and each costs a day's run. */
-const TRIED = 16;
-
-/** Of the changes that take the finding away and bring no error of the rules: the one after which fewest findings stand, the mildest of equals. */
-function remedyBySimulation(one: SimulatedCheck, before: Seen, display: TemperatureUnit): Remedy | null {
-  const said = (seen: Seen) => checks.filter((c) => c.find(seen) !== null).length;
-  const staticErrors = (values: SettingValues) =>
-    check(values, before.unit).filter((f) => f.severity === 'error').length;
-  const still = staticErrors(before.values);
-  let best: SettingValues | null = null;
-  // Fewer than before: a finding is not traded for another.
-  let least = said(before);
-  for (const change of one.changes(before.values).slice(0, TRIED)) {
-    if (least === 0) break;
-    const values = { ...before.values, ...change };
-    if (staticErrors(values) > still) continue;
-    const after = look(before.unit, values, display);
-    if (typeof after === 'string' || one.find(after) !== null || said(after) >= least) continue;
-    least = said(after);
-    best = change;
-  }
-  if (!best) return null;
-  const news = Object.fromEntries(
-    Object.entries(best).filter(
-      ([id, value]) =>
-        JSON.stringify(before.values[id as SettingId]) !== JSON.stringify(value) &&
-        // Absent is 0 for a time.
-        !(before.values[id as SettingId] === undefined && isQuantity(value) && value.value === 0),
-    ),
-  ) as SettingValues;
-  return { values: news, words: remedyWords(news) };
-}

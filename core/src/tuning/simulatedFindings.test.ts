@@ -3,7 +3,7 @@ import { plan, valuesOf } from '../advice/index.ts';
 import { applications, type Application, type SettingValues } from '../settings/index.ts';
 import { units } from '../testing/runs.ts';
 import { plainUnit } from '../testing/units.ts';
-import { simulatedFindings } from './simulatedChecks.ts';
+import { simulatedFindings } from './simulatedFindings.ts';
 
 const { c, k, min } = { ...units, min: (value: number) => ({ value, unit: 'min' as const }) };
 const findings = (application: Application, change: SettingValues = {}) => {
