@@ -71,6 +71,27 @@ export const noHighAlarm: Check = ({ values }) => {
   ];
 };
 
+/** Air comes back to its band about this long after a heated defrost: 20 min at least (common practice). */
+const RECOVERY_S = 1200;
+
+/** A high alarm that is free again before the air can have come back from a heated defrost. */
+export const mutedTooShort: Check = ({ values }) => {
+  const method = values['defrost.method'];
+  if (method !== 'electric' && method !== 'hotGas') return [];
+  if (values['alarms.reference'] === undefined || values['alarms.reference'] === 'none') return [];
+  const quiet = secondsOf(values, 'alarms.defrostExclusion') + secondsOf(values, 'alarms.delay');
+  if (quiet >= RECOVERY_S || secondsOf(values, 'defrost.maxDuration') === 0) return [];
+  return [
+    {
+      code: 'mutedTooShort',
+      severity: 'warning',
+      settings: ['alarms.defrostExclusion', 'alarms.delay'],
+      message: `${Math.round(quiet / 60)} min after the drain the high alarm may sound; the air of a heated defrost needs ${RECOVERY_S / 60} min and more to come back. Lengthen the exclusion.`,
+      numbers: { quiet },
+    },
+  ];
+};
+
 function limitSettings(values: Readonly<Record<string, unknown>>, side: 'high' | 'low'): readonly string[] {
   return values['alarms.reference'] === 'relative' ? [`alarms.${side}Offset`] : [`alarms.${side}Temperature`];
 }

@@ -23,6 +23,12 @@ const below: Readonly<Record<string, number>> = {
   setpointIsCutIn: 1,
 };
 
+/** Where a stage stops, °C: by its set point, its width in K, where the band lies about the set point, and whether it heats. */
+export function cutOutOf(point: number, width: number, placement: unknown, heats: boolean): number {
+  const share = below[typeof placement === 'string' ? placement : 'setpointIsCutOut'] ?? 0;
+  return heats ? point + share * width : point - share * width;
+}
+
 /**
  * Cut-out and cut-in of the first stage: set 38 with 5 above it restarts at 43. Heating mirrors cooling. Null without set point or
  * differential (or with a differential that is no difference).
@@ -35,11 +41,9 @@ export function switchingBand(
   const d = values['regulation.differential'];
   if (!isTemperature(s) || !isDifference(d)) return null;
   const heats = values['regulation.action'] === 'heat';
-  const share =
-    below[(values['regulation.differentialPlacement'] as string | undefined) ?? 'setpointIsCutOut'] ?? 0;
   const width = baseValue(d);
   const point = baseValue(s);
-  const cutOut = heats ? point + share * width : point - share * width;
+  const cutOut = cutOutOf(point, width, values['regulation.differentialPlacement'], heats);
   return {
     setpoint: point,
     cutOut,

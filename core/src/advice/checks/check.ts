@@ -1,6 +1,12 @@
 import type { SettingValues } from '../../settings/index.ts';
 import type { UnitDescription } from '../unit.ts';
-import { alarmNeverFree, highAlarmInsideBand, lowAlarmAboveCutOut, noHighAlarm } from './alarmChecks.ts';
+import {
+  alarmNeverFree,
+  highAlarmInsideBand,
+  lowAlarmAboveCutOut,
+  mutedTooShort,
+  noHighAlarm,
+} from './alarmChecks.ts';
 import {
   endTemperatureTooLow,
   endTemperatureWithoutCoilProbe,
@@ -9,14 +15,9 @@ import {
   offCycleBelowFreezing,
 } from './defrostChecks.ts';
 import type { Check, Finding, Severity } from './finding.ts';
-import {
-  decimalSlip,
-  mutedTooShort,
-  notInForce,
-  offsetForgotten,
-  stagesFight,
-  withoutItsProbe,
-} from './forceChecks.ts';
+import { notInForce, withoutItsProbe } from './forceChecks.ts';
+import { decimalSlip, offsetForgotten } from './probeChecks.ts';
+import { stagesFight } from './stageChecks.ts';
 import { cutInAboveGoodsLimit, cutOutBelowGoodsLimit, highAlarmAboveGoodsLimit } from './goodsChecks.ts';
 import { impossibleValues, noRest, nothingToRegulate, outsideSoundRange } from './rangeChecks.ts';
 
