@@ -1,15 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import { fold, programOf, standing, type PinnedDefinition } from '@brine/core/jobs';
 import type { GoalId } from '@brine/core/tuning';
-import { theCompany } from '../company/company.service.ts';
-import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { acceptedOf } from '../jobs/entries.service.ts';
-import { viewsOf } from '../units/units.service.ts';
 import { ThreadPool } from './threadPool.ts';
-import type { UnitJudged, UnitToReview } from './unitReview.ts';
+import type { UnitJudged } from './unitReview.ts';
+import { unitsWithPlan } from './unitsWithPlan.ts';
 
 /** A unit of a review, judged or still to come. */
 export interface ReviewLine {
@@ -43,22 +38,21 @@ interface Review {
  */
 const reviews = new Map<string, Review>();
 const KEPT = 20;
-const MOST_UNITS = 500;
 const pool = new ThreadPool();
 export const closeReviews = (): Promise<void> => pool.close();
 
 /** Begins a review of every unit with a plan, by its newest job that is not archived. Answers at once; the work goes on in threads. */
 export async function startReview(services: Services, goal: GoalId | null): Promise<ReviewView> {
-  const found = await services.database.transaction((repositories) => unitsWithPlan(repositories, goal));
+  const units = await services.database.transaction((repositories) => unitsWithPlan(repositories, goal));
   const review: Review = {
     id: randomUUID(),
     goal,
-    lines: found.map(({ jobId, name, site }) => ({ jobId, unit: name, site, judged: null, problem: null })),
+    lines: units.map(({ jobId, name, site }) => ({ jobId, unit: name, site, judged: null, problem: null })),
     off: new AbortController(),
   };
   reviews.set(review.id, review);
   for (const old of [...reviews.keys()].slice(0, Math.max(0, reviews.size - KEPT))) stopReview(old, true);
-  found.forEach(({ toReview }, i) => {
+  units.forEach(({ toReview }, i) => {
     const line = review.lines[i]!;
     pool.judge(toReview, review.off.signal).then(
       (judged) => (line.judged = judged),
@@ -95,56 +89,4 @@ function viewOf({ id, goal, lines, off }: Review): ReviewView {
     stopped: off.signal.aborted,
     units: lines,
   };
-}
-
-interface Found {
-  readonly jobId: string;
-  readonly name: string;
-  readonly site: string;
-  readonly toReview: UnitToReview;
-}
-
-async function unitsWithPlan(repositories: Repositories, goal: GoalId | null): Promise<readonly Found[]> {
-  const company = await theCompany(repositories);
-  const jobs = await repositories.jobs.search('', null, false, MOST_UNITS);
-  const found: Found[] = [];
-  const seen = new Set<string>();
-  for (const job of jobs) {
-    if (seen.has(job.unitId)) continue;
-    const unit = await repositories.units.byId(job.unitId);
-    if (!unit) continue;
-    const state = fold((await repositories.entries.after(job.id, 0, 100_000)).map(acceptedOf));
-    const control = async (role: 'old' | 'new') =>
-      definitionOf(repositories, standing(state, `control:${role}`, 'control')?.definition);
-    const replacement = await control('new');
-    const program = programOf({
-      state,
-      name: unit.name,
-      old: await control('old'),
-      replacement,
-      companyDefaults: company.schools,
-    });
-    if (!program.unit) continue;
-    seen.add(job.unitId);
-    const [view] = await viewsOf(repositories, [unit]);
-    found.push({
-      jobId: job.id,
-      name: [unit.tag, unit.name].filter(Boolean).join(' '),
-      site: view!.siteName,
-      toReview: {
-        unit: program.unit,
-        values: program.inForce,
-        display: program.unit.displayUnit === 'fahrenheit' ? 'degF' : 'degC',
-        goal,
-      },
-    });
-  }
-  return found;
-}
-
-async function definitionOf(
-  repositories: Repositories,
-  pin: PinnedDefinition | null | undefined,
-): Promise<ControllerDefinition | null> {
-  return pin ? ((await repositories.controllers.byHash(pin.hash))?.data ?? null) : null;
 }

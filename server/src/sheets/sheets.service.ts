@@ -1,12 +1,10 @@
 import { leaveBehindSheet, type LeaveBehindSheet } from '@brine/core/handover';
-import { fold, plateLines, programOf, standing, type PinnedDefinition } from '@brine/core/jobs';
-import type { ControllerDefinition } from '@brine/core/controllers';
+import { plateLines, standing } from '@brine/core/jobs';
 import { theCompany } from '../company/company.service.ts';
-import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { acceptedOf } from '../jobs/entries.service.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
+import { programOfJob } from '../jobs/program.service.ts';
 import { namesOf } from '../people/people.service.ts';
 import { mustFindUnit, viewsOf } from '../units/units.service.ts';
 
@@ -16,19 +14,9 @@ export function sheetOf(services: Services, person: SignedIn, jobId: string): Pr
     const job = await mustFindJob(repositories, jobId);
     const unit = (await viewsOf(repositories, [await mustFindUnit(repositories, job.unitId)]))[0]!;
     const company = await theCompany(repositories);
-    const stored = await repositories.entries.after(jobId, 0, 100_000);
-    const state = fold(stored.map(acceptedOf));
-    const pin = standing(state, 'control:new', 'control')?.definition;
-    const control = await definitionOf(repositories, pin);
+    const { stored, state, program, pin, control } = await programOfJob(repositories, jobId, unit.name);
     if (!pin || !control)
       throw new AppError('badInput', 'No new control is chosen on this job yet; choose it in Survey');
-    const program = programOf({
-      state,
-      name: unit.name,
-      old: await definitionOf(repositories, standing(state, 'control:old', 'control')?.definition),
-      replacement: control,
-      companyDefaults: company.schools,
-    });
     const keyedBy = [...new Set(stored.filter((e) => e.body.kind === 'keyed').map((e) => e.authorId))];
     const names = await namesOf(repositories, keyedBy);
     const handed = standing(state, 'handedOver', 'handedOver');
@@ -49,11 +37,4 @@ export function sheetOf(services: Services, person: SignedIn, jobId: string): Pr
       program,
     });
   });
-}
-
-async function definitionOf(
-  repositories: Repositories,
-  pin: PinnedDefinition | null | undefined,
-): Promise<ControllerDefinition | null> {
-  return pin ? ((await repositories.controllers.byHash(pin.hash))?.data ?? null) : null;
 }
