@@ -2,10 +2,10 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { allSaved, byTest, choose, click, fill, seeText, signIn } from './support/acts.ts';
+import { byTest, click, seeText } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
-import { PASSWORD } from './support/steps.ts';
+import { fishStoreJob } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** The figures once no run is under way, and they stay so for a second: on a slow machine values may still be arriving. */
@@ -41,10 +41,7 @@ export const forecast: EndToEndTest = {
   run: () =>
     onStage(async ({ server, browser }) => {
       const page = await newPage(browser);
-      await signIn(page, server.base, 'tess', PASSWORD);
-      const id = await page.evaluate(
-        async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
-      );
+      const id = await fishStoreJob(page, server.base);
       await page.goto(`${server.base}/jobs/${id}/program/forecast`, { waitUntil: 'networkidle0' });
       const before = await settledFigures(page);
       expectHolds(before, 'As found', 'the old settings beside');
@@ -109,61 +106,5 @@ export const forecast: EndToEndTest = {
       );
       await page.waitForSelector(byTest('replayed'));
       await seeText(page, 'Compressor on');
-    }),
-};
-
-/** What would do better, on the page: remedies, tuning, and every unit at once. */
-export const tuning: EndToEndTest = {
-  name: 'a mistake that only a simulated day tells is mended with one press; tuning advises a variant that is taken; the server reviews every unit',
-  run: () =>
-    onStage(async ({ server, browser }) => {
-      const page = await newPage(browser);
-      await signIn(page, server.base, 'tess', PASSWORD);
-      const id = await page.evaluate(
-        async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
-      );
-      await page.goto(`${server.base}/jobs/${id}/program/plan`, { waitUntil: 'networkidle0' });
-      const end = '[data-setting="defrost.endTemperature"] input';
-      await page.waitForSelector(end);
-      await fill(page, end, '40');
-      await page.waitForSelector('[data-code="iceGrows"]', { timeout: 30_000 });
-      expectHolds(
-        await page.$eval('[data-code="iceGrows"]', (node) => (node as HTMLElement).innerText),
-        'g of ice grow',
-        'the number behind it',
-      );
-      await click(page, '[data-code="iceGrows"] [data-test="remedy"]');
-      await page.waitForFunction(() => !document.querySelector('[data-code="iceGrows"]'), {
-        timeout: 30_000,
-      });
-      expectSame(
-        (await page.$eval(end, (node) => (node as HTMLInputElement).value)) !== '40',
-        true,
-        'a warmer end is set',
-      );
-      await allSaved(page);
-
-      await page.goto(`${server.base}/jobs/${id}/program/tune`, { waitUntil: 'networkidle0' });
-      await choose(page, byTest('goal'), 'The shortest defrosts that leave no ice');
-      await click(page, byTest('tune-run'));
-      await page.waitForSelector(byTest('advised'), { timeout: 120_000 });
-      const advised = await page.$eval(byTest('advised'), (node) => (node as HTMLElement).innerText);
-      expectHolds(advised, 'min a day in defrost and drain', 'the reason with its figure');
-      await click(page, byTest('take'));
-      await allSaved(page);
-      await page.goto(`${server.base}/jobs/${id}/program/plan`, { waitUntil: 'networkidle0' });
-      await seeText(page, 'Changed by hand');
-
-      await page.goto(`${server.base}/units/review`, { waitUntil: 'networkidle0' });
-      await click(page, byTest('review-start'));
-      await page.waitForFunction(
-        (at) => {
-          const rows = [...document.querySelectorAll<HTMLElement>(`${at} tbody tr`)];
-          return rows.length > 0 && rows.every((row) => !/waiting/.test(row.innerText));
-        },
-        { timeout: 60_000 },
-        byTest('review-lines'),
-      );
-      await seeText(page, 'Fish store');
     }),
 };

@@ -1,7 +1,8 @@
 import { writeFileSync } from 'node:fs';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
-import { forecast, tuning } from './forecast.e2e.ts';
+import { forecast } from './forecast.e2e.ts';
+import { tuning } from './tuning.e2e.ts';
 import { practice } from './practice.e2e.ts';
 import { startOptions, startStopBackupRestore } from './programs.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { byTest, choose, click, fill, seeText } from './acts.ts';
+import { byTest, choose, click, fill, seeText, signIn } from './acts.ts';
 
 export const PASSWORD = 'salt-and-ice';
 
@@ -50,4 +50,12 @@ export const oldSheet =
 /** The value of an input in a found row. */
 export async function foundValue(page: Page, code: string): Promise<string> {
   return page.$eval(`[data-found="${code}"] :is(input, select)`, (node) => (node as HTMLInputElement).value);
+}
+
+/** Signs in as the technician of the demo; the id of its freezer's job. */
+export async function fishStoreJob(page: Page, base: string): Promise<string> {
+  await signIn(page, base, 'tess', PASSWORD);
+  return page.evaluate(
+    async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
+  );
 }

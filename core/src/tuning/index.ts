@@ -1,3 +1,4 @@
+export { judge } from './judge.ts';
 export * from './unitScenario.ts';
 export { simulatedFindings, type JudgedFinding } from './simulatedFindings.ts';
 export { energyOf, energyUnit } from './energy.ts';

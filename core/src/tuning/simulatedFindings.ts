@@ -6,8 +6,10 @@ import { simulate } from '../simulation/index.ts';
 import { dayChecks, type DayCheck, type Seen } from './dayChecks.ts';
 import { unitScenario } from './unitScenario.ts';
 
-/** A finding of a simulated day, with what takes it away where something does. */
+/** A finding with who made it and what takes it away, where something does. */
 export interface JudgedFinding extends Finding {
+  /** A rule of the trade, or a simulated run. */
+  readonly by: 'rule' | 'run';
   readonly remedy: Remedy | null;
 }
 
@@ -27,7 +29,9 @@ export function simulatedFindings(
   if (typeof seen === 'string') return seen;
   return dayChecks.flatMap((one): readonly JudgedFinding[] => {
     const found = one.find(seen);
-    return found ? [{ code: one.code, ...found, remedy: remedyBySimulation(one, seen, display) }] : [];
+    return found
+      ? [{ code: one.code, ...found, by: 'run', remedy: remedyBySimulation(one, seen, display) }]
+      : [];
   });
 }
 

@@ -1,14 +1,7 @@
-import { check, remedyFor, remedyWords, type UnitDescription } from '@brine/core/advice';
+import { remedyWords, type UnitDescription } from '@brine/core/advice';
 import type { TemperatureUnit } from '@brine/core/quantities';
 import type { SettingValues } from '@brine/core/settings';
-import {
-  advise,
-  simulatedFindings,
-  tryVariant,
-  tuningTask,
-  variantsOf,
-  type GoalId,
-} from '@brine/core/tuning';
+import { advise, judge, tryVariant, tuningTask, variantsOf, type GoalId } from '@brine/core/tuning';
 
 /** One unit to be judged: plain data, so that it goes to a worker. */
 export interface UnitToReview {
@@ -34,21 +27,17 @@ export interface UnitJudged {
   } | null;
 }
 
-const order = { error: 0, warning: 1, note: 2 } as const;
-
 /** Judges one unit on its own box, and tunes it where a goal is given. Pure; seconds of work with a goal, a tenth without. */
 export function reviewUnit({ unit, values, display, goal }: UnitToReview): UnitJudged {
-  const rules = check(values, unit).map((f) => ({ ...f, remedy: remedyFor(f, values, unit) }));
-  const run = simulatedFindings(unit, values, display);
-  const findings = [...rules, ...(typeof run === 'string' ? [] : run)]
-    .sort((a, b) => order[a.severity] - order[b.severity])
-    .map(({ code, severity, message, remedy }) => ({
+  return {
+    findings: judge(unit, values, display).map(({ code, severity, message, remedy }) => ({
       code,
       severity,
       message,
       remedy: remedy?.words ?? null,
-    }));
-  return { findings, advised: goal === null ? null : tuned(unit, values, display, goal) };
+    })),
+    advised: goal === null ? null : tuned(unit, values, display, goal),
+  };
 }
 
 function tuned(

@@ -41,7 +41,7 @@ const limits = computed(() => {
     ...(min === null ? [] : [{ name: 'goods: coldest', celsius: min }]),
   ];
 });
-/** What each run says against its settings, and how long the goods stand a fault. */
+/** What each run says against its settings. */
 const judged = computed(() =>
   runs.value.map(({ name, result }) => ({
     name,

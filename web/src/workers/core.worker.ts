@@ -1,8 +1,7 @@
-import { remedyFor } from '@brine/core/advice';
 import { isFileProblem } from '@brine/core/files';
 import { gapSentence, logGaps, readLog, replay, simulate } from '@brine/core/simulation';
-import { advise, simulatedFindings, tryVariant } from '@brine/core/tuning';
-import { findingKey, type CoreAnswer, type CoreJobs, type CoreRequest } from './coreJobs.ts';
+import { advise, judge, tryVariant } from '@brine/core/tuning';
+import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
 
 const scope = self as unknown as {
   onmessage: ((event: MessageEvent<{ readonly id: number; readonly request: CoreRequest }>) => void) | null;
@@ -28,8 +27,8 @@ function work(id: number, request: CoreRequest): unknown {
       });
     case 'advise':
       return advise(request.task, request.rows);
-    case 'findings':
-      return findingsOf(request);
+    case 'judge':
+      return judge(request.unit, request.values, request.display, request.found);
     case 'replay': {
       const rows = readLog(request.text);
       return isFileProblem(rows)
@@ -37,19 +36,6 @@ function work(id: number, request: CoreRequest): unknown {
         : { ...replay(request.config, rows), gaps: gapSentence(logGaps(rows)) };
     }
   }
-}
-
-function findingsOf({
-  unit,
-  values,
-  rules,
-  display,
-}: CoreJobs['findings']['asks']): CoreJobs['findings']['gives'] {
-  const simulated = simulatedFindings(unit, values, display);
-  return {
-    simulated: typeof simulated === 'string' ? [] : simulated,
-    remedies: Object.fromEntries(rules.map((f) => [findingKey(f), remedyFor(f, values, unit)])),
-  };
 }
 
 scope.onmessage = ({ data: { id, request } }) => {

@@ -1,4 +1,4 @@
-import type { Finding, Remedy, UnitDescription } from '@brine/core/advice';
+import type { UnitDescription } from '@brine/core/advice';
 import type { ControlConfig } from '@brine/core/control';
 import type { FileProblem } from '@brine/core/files';
 import type { TemperatureUnit } from '@brine/core/quantities';
@@ -17,19 +17,14 @@ export interface CoreJobs {
     gives: readonly TuningRow[];
   };
   advise: { asks: { readonly task: TuningTask; readonly rows: readonly TuningRow[] }; gives: Tuned };
-  findings: {
+  judge: {
     asks: {
       readonly unit: UnitDescription;
       readonly values: SettingValues;
-      /** What the rules say already: their remedies are sought too. */
-      readonly rules: readonly Finding[];
       readonly display: TemperatureUnit;
+      readonly found: SettingValues | null;
     };
-    gives: {
-      readonly simulated: readonly JudgedFinding[];
-      /** What takes a finding of the rules away, by {@link findingKey}. */
-      readonly remedies: Readonly<Record<string, Remedy | null>>;
-    };
+    gives: readonly JudgedFinding[];
   };
   replay: {
     asks: { readonly text: string; readonly config: ControlConfig };
@@ -45,7 +40,3 @@ export type CoreAnswer =
   | { readonly id: number; readonly share: number }
   | { readonly id: number; readonly result: unknown }
   | { readonly id: number; readonly problem: string };
-
-/** A finding by its code and place: its remedy is found again by it. */
-export const findingKey = ({ code, settings }: Pick<Finding, 'code' | 'settings'>): string =>
-  `${code} ${settings.join()}`;

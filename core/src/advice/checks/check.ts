@@ -14,7 +14,7 @@ import {
   intervalTooShort,
   offCycleBelowFreezing,
 } from './defrostChecks.ts';
-import type { Check, Finding, Severity } from './finding.ts';
+import { bySeverity, type Check, type Finding } from './finding.ts';
 import { notInForce, withoutItsProbe } from './forceChecks.ts';
 import { decimalSlip, offsetForgotten } from './probeChecks.ts';
 import { stagesFight } from './stageChecks.ts';
@@ -47,8 +47,6 @@ const checks: readonly Check[] = [
   outsideSoundRange,
 ];
 
-const order: Readonly<Record<Severity, number>> = { error: 0, warning: 1, note: 2 };
-
 /** Findings on a set of values, worst first; with the unit known, also against its goods and its probes; with the old control's values, also against what would be forgotten. */
 export function check(
   values: SettingValues,
@@ -56,5 +54,5 @@ export function check(
   found: SettingValues | null = null,
 ): readonly Finding[] {
   const said = checks.flatMap((rule) => rule({ values, unit, found }));
-  return [...said].sort((a, b) => order[a.severity] - order[b.severity]);
+  return [...said].sort(bySeverity);
 }

@@ -23,3 +23,9 @@ export interface CheckInput {
 
 /** A check is one rule of the trade: values in, findings out. */
 export type Check = (input: CheckInput) => readonly Finding[];
+
+const order: Readonly<Record<Severity, number>> = { error: 0, warning: 1, note: 2 };
+
+/** Sorts findings gravest first. */
+export const bySeverity = (a: Pick<Finding, 'severity'>, b: Pick<Finding, 'severity'>): number =>
+  order[a.severity] - order[b.severity];
