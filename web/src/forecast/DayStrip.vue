@@ -5,7 +5,7 @@ import { quantity, unitSymbol, valueIn } from '@brine/core/quantities';
 import type { Sample, Simulated } from '@brine/core/simulation';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { laneNames, lanesOf, type LaneName } from './lanes.ts';
-import { clock, eventsNear, readingAt } from './stripReading.ts';
+import { eventsNear, hourMark, readingAt } from './stripReading.ts';
 import StripTools from './StripTools.vue';
 import { useStripZoom } from './useStripZoom.ts';
 
@@ -261,7 +261,7 @@ function key(event: KeyboardEvent) {
           text-anchor="middle"
           class="fill-soft font-mono text-[12px]"
         >
-          {{ clock(hour * 3600) }}
+          {{ hourMark(hour, hours) }}
         </text>
       </g>
     </svg>

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import type { Sample } from '@brine/core/simulation';
-import { clock, eventsNear, readingAt } from './stripReading.ts';
+import { clock, eventsNear, hourMark, readingAt } from './stripReading.ts';
 
 const sample = (t: number, more: Partial<Sample> = {}): Sample => ({
   t,
@@ -19,7 +19,12 @@ const sample = (t: number, more: Partial<Sample> = {}): Sample => ({
 });
 
 test('a second as a clock shows it', () =>
-  expect([0, 3661, 86_400, 90_000].map(clock)).toEqual(['00:00', '01:01', '24:00', 'd2 01:00']));
+  expect([0, 3661, 90_000].map(clock)).toEqual(['00:00', '01:01', 'd2 01:00']));
+
+test('marks of the hours: one day ends at 24:00, a longer run names its days', () => {
+  expect([0, 6, 24].map((hour) => hourMark(hour, 24))).toEqual(['00:00', '06:00', '24:00']);
+  expect([0, 36, 48, 72].map((hour) => hourMark(hour, 72))).toEqual(['day 1', '12:00', 'day 3', 'end']);
+});
 
 test('the nearest sample, in the reader’s degrees, with what is on', () => {
   const series = [sample(0), sample(30, { compressor: true, fan: true, door: true }), sample(60)];

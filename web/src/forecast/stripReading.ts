@@ -7,9 +7,15 @@ import { eventWords } from './lanes.ts';
 /** A second of the run as a clock shows it, with its day from the second on. */
 export function clock(seconds: number): string {
   const minutes = Math.floor(seconds / 60);
-  if (minutes === 1440) return '24:00';
   const day = Math.floor(minutes / 1440);
   return `${day > 0 ? `d${day + 1} ` : ''}${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** A mark of the hours below a strip: the clock, and at each midnight of a longer run the day that begins; a single day ends at 24:00. */
+export function hourMark(hour: number, runHours: number): string {
+  if (runHours <= 24) return hour === 24 ? '24:00' : clock(hour * 3600);
+  if (hour === runHours) return 'end';
+  return hour % 24 === 0 ? `day ${hour / 24 + 1}` : clock(hour * 3600).replace(/^d\d+ /, '');
 }
 
 /** Everything the strip holds at a second, in one sentence. */

@@ -86,7 +86,11 @@ const lines = computed(() => {
     <p v-if="review && review.total === 0" class="mt-4">
       No unit has a plan yet: answer the open questions in Survey.
     </p>
-    <table v-if="lines.length > 0" class="table-plain mt-4" data-test="review-lines">
+    <table
+      v-if="lines.length > 0"
+      class="table-plain mt-4 max-sm:[&_td]:block max-sm:[&_td]:border-b-0 max-sm:[&_thead]:sr-only max-sm:[&_tr]:block max-sm:[&_tr]:border-b max-sm:[&_tr]:border-hairline"
+      data-test="review-lines"
+    >
       <thead>
         <tr>
           <th class="w-[16rem]">Unit</th>
