@@ -13,13 +13,18 @@ const PREVIEW_SECONDS = 4 * 86400;
  * A simulation in a worker that follows its scenario: a first curve at a stride, then the run at 1 s in its place. A newer scenario ends the run under way, and the
  * last result stays until the new one is there. `stop` ends it by hand.
  */
-export function useRun(scenario: () => Scenario | string | null, sampleEvery: () => number) {
+export function useRun(
+  scenario: () => Scenario | string | null,
+  sampleEvery: () => number,
+  pool: Pick<typeof core, 'run'> = core,
+) {
   const result = shallowRef<Simulated | null>(null);
   const share = ref<number | null>(null);
   const problem = ref<string | null>(null);
   let off: AbortController | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
+  /** Calls off the run under way and the one that is due. */
   function stop(): void {
     clearTimeout(timer);
     off?.abort();
@@ -27,45 +32,45 @@ export function useRun(scenario: () => Scenario | string | null, sampleEvery: ()
     share.value = null;
   }
 
-  async function start(next: Scenario): Promise<void> {
-    stop();
-    const mine = new AbortController();
-    off = mine;
-    share.value = 0;
-    const run = (stride: number) =>
-      core.run(
-        'run',
-        // A first curve needs fewer points: they are posted and drawn sooner.
-        { scenario: next, sampleEvery: sampleEvery() * (stride === 1 ? 1 : 4), stride },
-        {
-          signal: mine.signal,
-          letFinish: next.seconds <= PREVIEW_SECONDS,
-          share: (done) => off === mine && stride === 1 && (share.value = done),
-        },
-      );
+  async function start(next: Scenario, mine: AbortController): Promise<void> {
+    const short = next.seconds <= PREVIEW_SECONDS;
+    const run = async (stride: number) => {
+      // A first curve needs fewer points: they are posted and drawn sooner.
+      const asks = { scenario: next, sampleEvery: sampleEvery() * (stride === 1 ? 1 : 4), stride };
+      const simulated = await pool.run('run', asks, {
+        signal: mine.signal,
+        letFinish: short,
+        share: (done) => off === mine && stride === 1 && (share.value = done),
+      });
+      // It may have ended in the moment in which it was called off.
+      if (off === mine) result.value = simulated;
+    };
     try {
-      if (next.seconds <= PREVIEW_SECONDS) result.value = await run(PREVIEW);
-      result.value = await run(1);
+      if (short) await run(PREVIEW);
+      if (off === mine) await run(1);
     } catch (error) {
-      if (!(error instanceof CalledOff)) problem.value = (error as Error).message;
+      if (off === mine && !(error instanceof CalledOff)) problem.value = (error as Error).message;
     }
-    if (off === mine) stop();
+    if (off !== mine) return;
+    off = null;
+    share.value = null;
   }
 
   watch(
     () => JSON.stringify([scenario(), sampleEvery()]),
     () => {
       const next = scenario();
-      clearTimeout(timer);
+      stop();
       problem.value = typeof next === 'string' ? next : null;
       if (typeof next === 'string' || next === null) {
-        stop();
         result.value = null;
-      } else {
-        // Said at once: what is shown is no longer what is set.
-        share.value = 0;
-        timer = setTimeout(() => void start(next), REST_MS);
+        return;
       }
+      // Said at once: what is shown is no longer what is set.
+      share.value = 0;
+      const mine = new AbortController();
+      off = mine;
+      timer = setTimeout(() => void start(next, mine), REST_MS);
     },
     { immediate: true },
   );

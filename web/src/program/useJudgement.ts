@@ -26,9 +26,10 @@ export function useJudgement(program: Ref<Program>) {
     off = mine;
     try {
       const asks = { unit, values: inForce, display: display.unit, found: found?.values ?? null };
-      judged.value = await core.run('judge', asks, { signal: mine.signal });
+      const said = await core.run('judge', asks, { signal: mine.signal });
+      if (off === mine) judged.value = said;
     } catch (error) {
-      if (!(error instanceof CalledOff)) judged.value = [];
+      if (off === mine && !(error instanceof CalledOff)) judged.value = [];
     }
     if (off === mine) running.value = false;
   }
@@ -39,6 +40,8 @@ export function useJudgement(program: Ref<Program>) {
     () => {
       clearTimeout(timer);
       off?.abort();
+      // One that ends in this very moment is no longer asked for.
+      off = null;
       running.value = program.value.unit !== null;
       timer = setTimeout(() => void judgeNow(), REST_MS);
     },
