@@ -5,15 +5,18 @@ import { forecast } from './forecast.e2e.ts';
 import { tuning } from './tuning.e2e.ts';
 import { practice } from './practice.e2e.ts';
 import { startOptions, startStopBackupRestore } from './programs.e2e.ts';
+import { provePath } from './provePath.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';
 import { compare } from './compare.e2e.ts';
 import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
 import { writing } from './writing.e2e.ts';
+import { timerToControl, vehicleFridge } from './wiring.e2e.ts';
 import { wholeJob } from './wholeJob.e2e.ts';
 
 /** Every end-to-end test; `node … e2e/run.ts whole` runs those whose name holds the word. */
 const tests = [
   wholeJob,
+  provePath,
   secondBrowser,
   serverAway,
   conflict,
@@ -26,14 +29,20 @@ const tests = [
   compare,
   forecast,
   tuning,
-  startStopBackupRestore,
-  startOptions,
+  timerToControl,
+  vehicleFridge,
 ];
+/** These build, install and start as a user does: one after the other, with nothing beside them. */
+const alone = [startStopBackupRestore, startOptions];
+/** Each has a server, a database and a browser of its own, and waits much: two go side by side. */
+const LANES = 2;
 const wanted = process.argv[2] ?? '';
 let passed = 0;
 let failed = 0;
 
-for (const test of tests.filter((t) => t.name.includes(wanted))) {
+const chosen = (list: readonly (typeof tests)[number][]) => list.filter((t) => t.name.includes(wanted));
+
+async function play(test: (typeof tests)[number]): Promise<void> {
   const started = Date.now();
   try {
     await test.run();
@@ -44,6 +53,15 @@ for (const test of tests.filter((t) => t.name.includes(wanted))) {
     process.stdout.write(`FAIL  ${test.name}\n${String((error as Error).stack)}\n`);
   }
 }
+
+const waiting = chosen(tests);
+await Promise.all(
+  Array.from({ length: LANES }, async () => {
+    for (let test = waiting.shift(); test; test = waiting.shift()) await play(test);
+  }),
+);
+for (const test of chosen(alone)) await play(test);
+
 if (passed + failed === 0) {
   process.stdout.write(`No test's name holds “${wanted}”.\n`);
   failed = 1;

@@ -2,11 +2,11 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from 'puppeteer-core';
-import { allSaved, byTest, choose, click, fill, seeText, signIn } from './support/acts.ts';
+import { byTest, click, fill, signIn } from './support/acts.ts';
 import { launch, newPage } from './support/browser.ts';
 import { pdfPicture } from './support/pdfPicture.ts';
 import { startServer } from './support/server.ts';
-import { openJobOn, PASSWORD } from './support/steps.ts';
+import { PASSWORD } from './support/steps.ts';
 
 /** One picture of each main view, from the demo data. The folder may be given; the default is the one the README links to. */
 const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));
@@ -20,10 +20,16 @@ try {
   const job = await demoJob(desk, 'fish store');
   await visit(desk, '/jobs', 'jobs');
   await visit(desk, `/jobs/${job}/survey`, 'survey');
+  await desk.goto(`${server.base}/jobs/${job}/complaint`, { waitUntil: 'networkidle0' });
+  await desk.waitForSelector(`${byTest('causes')} [data-cause]`);
+  await shoot(desk, 'complaint');
+  await desk.goto(`${server.base}/jobs/${job}/wire/diagram`, { waitUntil: 'networkidle0' });
+  await desk.waitForSelector(byTest('fault-finder'));
+  await desk.waitForFunction(
+    () => !document.querySelector('progress') && document.querySelector('[data-test="diagram"]'),
+  );
+  await shoot(desk, 'wire-diagram');
   await visit(desk, `/jobs/${job}/program/plan`, 'program-plan');
-  await switchTheme(desk);
-  await visit(desk, `/jobs/${job}/program/plan`, 'program-plan-dark');
-  await switchTheme(desk);
   await desk.goto(`${server.base}/jobs/${job}/program/forecast`, { waitUntil: 'networkidle0' });
   await desk.waitForSelector(byTest('figures'));
   await desk.waitForFunction(() => !document.querySelector('progress'));
@@ -35,14 +41,51 @@ try {
   await desk.$eval(byTest('trade-off'), (node) => node.scrollIntoView({ block: 'start' }));
   await shoot(desk, 'program-tune');
   await visit(desk, `/jobs/${job}/program/cabinet`, 'program-cabinet');
-  await visit(desk, `/jobs/${job}/program/compare`, 'program-compare');
+  await desk.goto(`${server.base}/jobs/${job}/prove/run`, { waitUntil: 'networkidle0' });
+  await desk.waitForSelector(`${byTest('pull-down')} circle`);
+  await shoot(desk, 'prove-run');
+  await desk.goto(`${server.base}/jobs/${job}/prove/probes`, { waitUntil: 'networkidle0' });
+  await fill(desk, byTest('reads'), '34');
+  await fill(desk, byTest('truth'), '32');
+  await fill(desk, byTest('ohms'), '9.0k');
+  await fill(desk, byTest('at'), '80.6');
+  await shoot(desk, 'prove-probes');
+  await desk.goto(`${server.base}/jobs/${job}/prove/log`, { waitUntil: 'networkidle0' });
+  const file = await desk.waitForSelector(byTest('log-file'));
+  await (file as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(
+    fileURLToPath(new URL('../demo/logs/fish-store.csv', import.meta.url)),
+  );
+  await click(desk, byTest('read-log'));
+  await desk.waitForSelector(`${byTest('log-strip')} svg path[stroke-dasharray="4 3"]`);
+  await shoot(desk, 'prove-log');
+  await desk.evaluate(
+    async (id) =>
+      fetch(`/api/units/${(await (await fetch(`/api/jobs/${id}`)).json()).job.unit.id}/share`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: '{}',
+      }),
+    job,
+  );
   await visit(desk, `/jobs/${job}/handover`, 'hand-over');
   writeFileSync(
     join(folder, 'sheet-left-in-the-unit.png'),
     await pdfPicture(browser, await pdfOf(desk, job)),
   );
-  await visit(desk, '/units', 'units');
-  await visit(desk, '/controls', 'controls');
+  const school = await demoJob(desk, 'Milk too warm');
+  const unit = await desk.evaluate(
+    async (id) => (await (await fetch(`/api/jobs/${id}`)).json()).job.unit.id as string,
+    school,
+  );
+  await visit(desk, `/units/${unit}`, 'unit');
+  await desk.goto(`${server.base}/bench`, { waitUntil: 'networkidle0' });
+  await fill(desk, byTest('saturation-at'), '20');
+  await fill(desk, byTest('heater-watts'), '3000');
+  await fill(desk, byTest('heater-volts'), '208');
+  await desk.select(byTest('heater-connection'), 'delta');
+  for (const [i, amps] of ['8.3', '4.8', '4.8'].entries())
+    await fill(desk, byTest(`heater-amps-${i + 1}`), amps);
+  await shoot(desk, 'bench');
   await desk.goto(`${server.base}/controls/write`, { waitUntil: 'networkidle0' });
   await desk.$eval(
     byTest('paste'),
@@ -59,15 +102,14 @@ try {
   await click(desk, byTest('drill-whyWarm'));
   await desk.waitForSelector('[data-test^="cause-"]');
   await shoot(desk, 'practice');
-  await visit(desk, '/people', 'people');
 
   const phone = await newPage(browser, 'phone');
   await phone.goto(server.base, { waitUntil: 'networkidle0' });
   await visit(phone, `/jobs/${job}/program/cabinet`, 'phone-cabinet');
-  await visit(phone, `/jobs/${job}/survey`, 'phone-survey');
+  await phone.goto(`${server.base}/jobs/${job}/prove/run`, { waitUntil: 'networkidle0' });
+  await click(phone, byTest('test-regulation.rest'));
+  await shoot(phone, 'phone-prove');
   await phone.close();
-
-  await conflictAndWaiting(desk);
 } finally {
   await close();
   await server.stop();
@@ -85,13 +127,6 @@ async function shoot(page: Page, name: string): Promise<void> {
   await page.screenshot({ path: join(folder, `${name}.png`) as `${string}.png` });
 }
 
-/** The theme is kept on the device; the next visit shows it. */
-async function switchTheme(page: Page): Promise<void> {
-  await page.evaluate(() =>
-    localStorage.setItem('brine-theme', localStorage.getItem('brine-theme') === 'box' ? 'paper' : 'box'),
-  );
-}
-
 async function demoJob(page: Page, words: string): Promise<string> {
   return page.evaluate(async (search) => {
     const { jobs } = (await (await fetch(`/api/jobs?search=${encodeURIComponent(search)}`)).json()) as {
@@ -107,32 +142,4 @@ async function pdfOf(page: Page, job: string): Promise<Uint8Array> {
     job,
   );
   return new Uint8Array(bytes);
-}
-
-/** Two who changed one value without seeing each other, and entries that wait for a server that is away. */
-async function conflictAndWaiting(lena: Page): Promise<void> {
-  const id = await openJobOn(lena, server.base, 'BK-2', 'Old control out, new one in');
-  await choose(lena, byTest('control-old'), 'Gault P');
-  await fill(lena, '[data-found="Cp"] input', '240');
-  await allSaved(lena);
-  const tess = await newPage(await browser.createBrowserContext());
-  await signIn(tess, server.base, 'tess', PASSWORD);
-  await tess.goto(`${server.base}/jobs/${id}/survey`, { waitUntil: 'networkidle0' });
-  await tess.waitForFunction(
-    () => (document.querySelector('[data-found="Cp"] input') as HTMLInputElement | null)?.value === '240',
-  );
-  await tess.setOfflineMode(true);
-  await fill(tess, '[data-found="Cp"] input', '300');
-  await fill(tess, '[data-found="dP"] input', '25');
-  await click(tess, byTest('save-state'));
-  await seeText(tess, 'Found dP: 25');
-  await shoot(tess, 'waiting');
-  await lena.bringToFront();
-  await fill(lena, '[data-found="Cp"] input', '360');
-  await allSaved(lena);
-  await tess.setOfflineMode(false);
-  await tess.evaluate(() => dispatchEvent(new Event('online')));
-  await lena.waitForSelector(byTest('conflicts'));
-  await lena.$eval('main', (main) => main.scrollTo(0, 0));
-  await shoot(lena, 'conflict');
 }

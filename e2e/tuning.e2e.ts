@@ -1,4 +1,4 @@
-import { allSaved, byTest, choose, click, fill, seeText } from './support/acts.ts';
+import { allSaved, byTest, choose, click, fill, seeText, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { fishStoreJob } from './support/steps.ts';
@@ -15,15 +15,11 @@ export const tuning: EndToEndTest = {
       const end = '[data-setting="defrost.endTemperature"] input';
       await page.waitForSelector(end);
       await fill(page, end, '40');
-      await page.waitForSelector('[data-code="iceGrows"]', { timeout: 30_000 });
-      expectHolds(
-        await page.$eval('[data-code="iceGrows"]', (node) => (node as HTMLElement).innerText),
-        'g of ice grow',
-        'the number behind it',
-      );
+      await page.waitForSelector('[data-code="iceGrows"]', { timeout: 90_000 });
+      expectHolds(await textOf(page, '[data-code="iceGrows"]'), 'g of ice grow', 'the number behind it');
       await click(page, '[data-code="iceGrows"] [data-test="remedy"]');
       await page.waitForFunction(() => !document.querySelector('[data-code="iceGrows"]'), {
-        timeout: 30_000,
+        timeout: 90_000,
       });
       expectSame(
         (await page.$eval(end, (node) => (node as HTMLInputElement).value)) !== '40',
@@ -36,7 +32,7 @@ export const tuning: EndToEndTest = {
       await choose(page, byTest('goal'), 'The shortest defrosts that leave no ice');
       await click(page, byTest('tune-run'));
       await page.waitForSelector(byTest('advised'), { timeout: 120_000 });
-      const advised = await page.$eval(byTest('advised'), (node) => (node as HTMLElement).innerText);
+      const advised = await textOf(page, byTest('advised'));
       expectHolds(advised, 'min a day in defrost and drain', 'the reason with its figure');
       await click(page, byTest('take'));
       await allSaved(page);

@@ -1,4 +1,6 @@
+import { benchLogs } from './bench/logs.ts';
 import { benchSimulation } from './bench/simulation.ts';
+import { benchWiring } from './bench/wiring.ts';
 import { readFileSync } from 'node:fs';
 import { check, plan, readUnit, type UnitDescription } from '@brine/core/advice';
 import {
@@ -122,3 +124,5 @@ line(
 );
 
 await benchSimulation(scenarioText, { least, line });
+benchWiring(marl, { least, line });
+await benchLogs();

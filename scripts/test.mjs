@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
+import { ensureNgspice } from './lib/ngspice.mjs';
 import { ensurePackages } from './lib/npm.mjs';
 import { readOptions } from './lib/options.mjs';
 import { startCluster, throwAwayFolder } from './lib/postgres.mjs';
@@ -27,6 +28,7 @@ let failed = 0;
 
 await orFail(ensurePackages);
 const chromium = all || options.e2e ? await orFail(ensureChromium) : null;
+const ngspice = all || options.unit ? await orFail(ensureNgspice) : null;
 const clusterFolder = throwAwayFolder('test');
 const cluster = await orFail(() => startCluster(clusterFolder));
 process.on('SIGINT', () => finish(130));
@@ -71,6 +73,8 @@ function jest() {
     BRINE_TEST_DATABASE_URL: cluster.url,
     NODE_OPTIONS: nodeOptions,
     BRINE_TEST_PG_BIN: cluster.postgres.bin,
+    BRINE_NGSPICE: ngspice.program,
+    BRINE_NGSPICE_LIBRARIES: ngspice.env.LD_LIBRARY_PATH ?? '',
   });
   count(file, status, (json) => ({
     passed: json.numPassedTests,

@@ -1,16 +1,26 @@
 import { parseArgs, Refusal } from './args.ts';
 import type { Command } from './command.ts';
+import { amps } from './commands/amps.ts';
+import { analyse } from './commands/analyse.ts';
 import { check } from './commands/check.ts';
 import { controllerCheck } from './commands/controllerCheck.ts';
 import { controllerSuggest } from './commands/controllerSuggest.ts';
 import { decode } from './commands/decode.ts';
+import { diagnose } from './commands/diagnose.ts';
+import { fit } from './commands/fit.ts';
 import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
+import { probeCalibrate } from './commands/probeCalibrate.ts';
+import { probeCurve } from './commands/probeCurve.ts';
+import { probeIdentify } from './commands/probeIdentify.ts';
+import { probeTag } from './commands/probeTag.ts';
 import { replay } from './commands/replay.ts';
+import { saturation } from './commands/saturation.ts';
 import { simulate } from './commands/simulate.ts';
 import { sweep } from './commands/sweep.ts';
 import { settings } from './commands/settings.ts';
 import { translate } from './commands/translate.ts';
+import { wire } from './commands/wire.ts';
 
 /** Every command, in the order `brine` lists them. */
 export const commands: readonly Command[] = [
@@ -25,6 +35,16 @@ export const commands: readonly Command[] = [
   replay,
   simulate,
   sweep,
+  wire,
+  diagnose,
+  fit,
+  probeIdentify,
+  probeCurve,
+  probeCalibrate,
+  probeTag,
+  analyse,
+  saturation,
+  amps,
 ];
 
 /** What a run leaves behind: text for stdout or stderr and the exit code. */

@@ -4,7 +4,11 @@ import Ajv2020 from 'ajv/dist/2020.js';
 import { defrostMethods, doorUses, goods, probeRoles, readUnit, schools } from './advice/index.ts';
 import { panelOf, readSheet } from './controllers/index.ts';
 import { isFileProblem } from './files/index.ts';
+import { readJobFile } from './handover/index.ts';
+import { analyse, formatColumns, logFindingCodes, readWholeLog } from './logs/index.ts';
+import { typical, typicalIds } from './testing/circuits.ts';
 import { families, family } from './testing/families.ts';
+import { readCircuit, readReadings, type Circuit } from './wiring/index.ts';
 import { styleDefinition, styles } from './testing/panels.ts';
 import { applications, readSettingsFile, validateSet } from './settings/index.ts';
 
@@ -19,6 +23,9 @@ describe('published formats', () => {
   test.each([
     ['settings.schema.json', 'examples/freezer.settings.json'],
     ['unit.schema.json', 'examples/fish-store.unit.json'],
+    ['circuit.schema.json', 'examples/wire/reach-in.circuit.json'],
+    ['readings.schema.json', 'examples/wire/reach-in.readings.json'],
+    ['job.schema.json', 'examples/spring-visit.brine.json'],
   ])('%s holds for its example', (schema, example) => {
     const check = valid(schema);
     expect([check(read(example)), check.errors]).toEqual([true, null]);
@@ -46,7 +53,30 @@ describe('published formats', () => {
     expect(valid('controller.schema.json')({ ...marl, panel: { ...panel, menus } })).toBe(false);
   });
 
+  test.each(typicalIds)('circuit.schema.json holds for the typical circuit %s', (name) => {
+    const check = valid('circuit.schema.json');
+    expect([check(typical(name)), check.errors]).toEqual([true, null]);
+  });
+
+  test.each([
+    ['a fuse without amps', { id: 'F', kind: 'fuse', terminals: ['a', 'b'] }],
+    [
+      'a load with one end',
+      { id: 'M', kind: 'load', role: 'other', terminals: ['1'], watts: 1, ratedVolts: 120 },
+    ],
+    ['a kind nobody knows', { id: 'X', kind: 'valve', terminals: ['a', 'b'] }],
+  ])('the circuit schema refuses %s, as the program does', (_, part) => {
+    const circuit = { ...(read('examples/wire/reach-in.circuit.json') as object), parts: [part], wires: [] };
+    expect(valid('circuit.schema.json')(circuit)).toBe(false);
+    expect(isFileProblem(readCircuit(circuit))).toBe(true);
+  });
+
   test('the program reads the same examples', () => {
+    const circuit = readCircuit(read('examples/wire/reach-in.circuit.json'));
+    expect(isFileProblem(circuit)).toBe(false);
+    expect(
+      isFileProblem(readReadings(read('examples/wire/reach-in.readings.json'), circuit as Circuit)),
+    ).toBe(false);
     const settings = readSettingsFile(read('examples/freezer.settings.json'));
     expect(isFileProblem(settings) ? settings : validateSet(settings.values)).toEqual([]);
     expect(isFileProblem(readUnit(read('examples/fish-store.unit.json')))).toBe(false);
@@ -54,6 +84,26 @@ describe('published formats', () => {
       readFileSync(new URL('../../docs/formats/examples/gault-p.sheet.csv', import.meta.url), 'utf8'),
     );
     expect(isFileProblem(sheet)).toBe(false);
+  });
+
+  test('the program reads the job and the log of the examples', () => {
+    const job = readJobFile(read('examples/spring-visit.brine.json'));
+    expect(isFileProblem(job) ? job : job.entries.length).toBe(2);
+    const log = readWholeLog(
+      readFileSync(new URL('../../docs/formats/examples/prove/cooler.log.csv', import.meta.url), 'utf8'),
+    );
+    if (isFileProblem(log)) throw new Error(log.message);
+    // The example is a saw from 2 to 5 °C.
+    const found = analyse(log.log);
+    expect(Math.abs(found.cutIn! - 5)).toBeLessThan(0.3);
+    expect(Math.abs(found.cutOut! - 2)).toBeLessThan(0.3);
+  });
+
+  test('every code of a log finding stands in its table', () => {
+    const text = readFileSync(new URL('../../docs/formats/log.md', import.meta.url), 'utf8');
+    for (const code of logFindingCodes) expect(text).toContain(code);
+    for (const column of formatColumns.keys())
+      expect([column, text.includes(column.split('_')[0]!)]).toEqual([column, true]);
   });
 
   test('the lists of the unit schema are those of the program', () => {

@@ -4,7 +4,7 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 export const byTest = (name: string) => `[data-test="${name}"]`;
 
 /** Waits for text to stand on the page. */
-export async function seeText(page: Page, text: string, timeout = 20_000): Promise<void> {
+export async function seeText(page: Page, text: string, timeout = 60_000): Promise<void> {
   try {
     await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout }, text);
   } catch {
@@ -83,4 +83,10 @@ export async function signIn(page: Page, base: string, login: string, password: 
   await fill(page, 'input[name="password"]', password);
   await click(page, byTest('sign-in'));
   await page.waitForSelector(byTest('person-menu'));
+}
+
+/** What a person reads in an element. */
+export async function textOf(page: Page, selector: string): Promise<string> {
+  await page.waitForSelector(selector);
+  return page.$eval(selector, (node) => (node as HTMLElement).innerText);
 }

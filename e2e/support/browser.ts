@@ -47,7 +47,8 @@ export async function newPage(
       ? { width: 1280, height: 800 }
       : { width: 390, height: 800, hasTouch: true, isMobile: true, deviceScaleFactor: 1 },
   );
-  page.setDefaultTimeout(20_000);
+  // Only a page that hangs should meet it, on a machine that may be several times slower.
+  page.setDefaultTimeout(60_000);
   page.on('pageerror', (error) => process.stderr.write(`page error: ${(error as Error).message}\n`));
   return page;
 }

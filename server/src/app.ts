@@ -30,7 +30,7 @@ export function createApp(services: Services): Hono<{ Variables: Variables }> {
     await next();
     const { pathname } = new URL(context.req.url);
     // Links carry a secret in their path.
-    const path = pathname.replace(/^(\/api\/links\/|\/link\/).+/, '$1…');
+    const path = pathname.replace(/^(\/api\/links\/|\/link\/|\/api\/share\/|\/u\/).+/, '$1…');
     services.log.info(
       {
         requestId,

@@ -1,4 +1,4 @@
-import { controlConfig } from '@brine/core/control';
+import { controlConfig, fansOf } from '@brine/core/control';
 import { isFileProblem } from '@brine/core/files';
 import { gapSentence, logGaps, readLog, replay as replayLog } from '@brine/core/simulation';
 import { readSettingsFile } from '@brine/core/settings';
@@ -19,8 +19,11 @@ export const replay: Command = {
     const tracePath = required(args, 'trace');
     const file = readSettingsFile(readJson(settingsPath));
     if (isFileProblem(file)) throw fileRefusal(settingsPath, file);
-    const config = controlConfig(file.values);
-    if (typeof config === 'string') throw new Refusal(`${settingsPath}: ${config}`);
+    const condenser = fansOf(file.values);
+    const read = controlConfig(file.values);
+    // Where only fans are regulated, their own pair is enough.
+    if (typeof read === 'string' && !condenser) throw new Refusal(`${settingsPath}: ${read}`);
+    const config = typeof read === 'string' ? null : read;
     const rows = readLog(readText(tracePath));
     if (isFileProblem(rows)) throw fileRefusal(tracePath, rows);
     const typed = args.options.get('stop')?.at(-1);
@@ -28,6 +31,9 @@ export const replay: Command = {
     if (stop !== undefined && !(Number.isInteger(stop) && stop > 0 && stop <= MOST_SECONDS))
       throw new Refusal(`--stop: ${typed}: expected whole seconds, 1 to ${MOST_SECONDS}`);
     const gaps = gapSentence(logGaps(rows));
-    return { json: replayLog(config, rows, stop), ...(gaps !== '' && { note: `${tracePath}: ${gaps}` }) };
+    return {
+      json: replayLog(config, rows, stop, condenser),
+      ...(gaps !== '' && { note: `${tracePath}: ${gaps}` }),
+    };
   },
 };

@@ -93,6 +93,7 @@ export const goods = {
     max: null,
     min: { value: quantity(135, 'degF'), source: 'FDA Food Code 2022 §3-501.16(A)(1), from memory' },
   },
+  nothing: { name: 'Nothing: a machine', frozen: false, max: null, min: null },
 } as const satisfies Readonly<Record<string, Goods>>;
 
 export type GoodsId = keyof typeof goods;

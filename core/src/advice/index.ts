@@ -1,5 +1,6 @@
 export * from './goods.ts';
 export * from './schools.ts';
+export * from './runMode.ts';
 export * from './unit.ts';
 export * from './plan/plan.ts';
 export type { PlannedValue, PlanBasis } from './plan/planned.ts';

@@ -118,6 +118,24 @@ export const schools = {
     },
     default: 'run',
   },
+  fanRegulation: {
+    question: 'How are condenser fans regulated?',
+    sides: {
+      onOff: { name: 'on and off', costs: 'the pressure swings and motors start often' },
+      proportional: { name: 'proportional', costs: 'it stands off the set point by a part of the band' },
+      proportionalIntegral: { name: 'proportional and integral', costs: 'a wrong integral time hunts' },
+      neutralZone: { name: 'neutral zone', costs: 'the pressure wanders inside the zone' },
+    },
+    default: 'proportionalIntegral',
+  },
+  condenserFans: {
+    question: 'When may condenser fans run?',
+    sides: {
+      withCompressor: { name: 'only with a compressor', costs: 'some heat stays in the coil in the rest' },
+      always: { name: 'always', costs: 'on cold nights they cool a system that rests' },
+    },
+    default: 'withCompressor',
+  },
 } as const satisfies Readonly<Record<string, School>>;
 
 export type SchoolId = keyof typeof schools;

@@ -16,8 +16,27 @@ export const compressorDuties = ['direct', 'rackSolenoid'] as const;
 /** What the cooling relay switches: a compressor of its own, or a solenoid valve on a rack that protects its compressors itself. */
 export type CompressorDuty = (typeof compressorDuties)[number];
 
-export const probeRoles = ['air', 'coil', 'secondCoil', 'product'] as const;
+export const probeRoles = [
+  'air',
+  'coil',
+  'secondCoil',
+  'product',
+  'liquid',
+  'secondLiquid',
+  'outdoor',
+] as const;
 export type ProbeRole = (typeof probeRoles)[number];
+
+/** Probes in words. */
+export const probeRoleNames: Readonly<Record<ProbeRole, string>> = {
+  air: 'Air',
+  coil: 'Coil',
+  secondCoil: 'Second coil',
+  product: 'Product',
+  liquid: 'Liquid line',
+  secondLiquid: 'Second liquid line',
+  outdoor: 'Outdoor air',
+};
 
 /** Everything the planner must know of a refrigerated unit. */
 export interface UnitDescription {

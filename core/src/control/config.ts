@@ -1,5 +1,5 @@
-import { baseValue, isQuantity } from '../quantities/index.ts';
-import type { SettingId, SettingValue, SettingValues } from '../settings/index.ts';
+import type { SettingValues } from '../settings/index.ts';
+import { settingReader, type SettingReader } from './settingReader.ts';
 
 /** Where a band lies about its set point. */
 export type Placement = 'setpointIsCutOut' | 'setpointIsMiddle' | 'setpointIsCutIn';
@@ -109,7 +109,7 @@ export interface ControlConfig {
  * regulated then.
  */
 export function controlConfig(values: SettingValues): ControlConfig | string {
-  const read = reader(values);
+  const read = settingReader(values);
   const setpoint = read.amount('regulation.setpoint');
   const differential = read.amount('regulation.differential');
   if (setpoint === null)
@@ -153,7 +153,7 @@ export function controlConfig(values: SettingValues): ControlConfig | string {
   };
 }
 
-function compressorConfig(read: Reader): CompressorConfig {
+function compressorConfig(read: SettingReader): CompressorConfig {
   return {
     powerOnDelay: read.number('compressor.powerOnDelay'),
     powerOnHoldsFans: read.flag('compressor.powerOnDelayHoldsFans'),
@@ -168,7 +168,7 @@ function compressorConfig(read: Reader): CompressorConfig {
   };
 }
 
-function defrostConfig(read: Reader): DefrostConfig {
+function defrostConfig(read: SettingReader): DefrostConfig {
   return {
     method: read.word('defrost.method', 'none') as DefrostConfig['method'],
     initiation: read.word('defrost.initiation', 'manual') as DefrostConfig['initiation'],
@@ -184,7 +184,7 @@ function defrostConfig(read: Reader): DefrostConfig {
   };
 }
 
-function fanConfig(read: Reader): FanConfig {
+function fanConfig(read: SettingReader): FanConfig {
   return {
     controlled: read.word('fans.control', 'always') === 'controlled',
     inRest: read.word('fans.whileCompressorOff', 'run') as FanConfig['inRest'],
@@ -202,7 +202,7 @@ function fanConfig(read: Reader): FanConfig {
   };
 }
 
-function alarmConfig(read: Reader): AlarmConfig {
+function alarmConfig(read: SettingReader): AlarmConfig {
   const reference = read.word('alarms.reference', 'none') as AlarmConfig['reference'];
   return {
     reference,
@@ -216,37 +216,4 @@ function alarmConfig(read: Reader): AlarmConfig {
     inputDelay: read.number('alarms.inputDelay'),
     inputStops: read.word('alarms.inputAction', 'warn') === 'stop',
   };
-}
-
-type Reader = ReturnType<typeof reader>;
-
-function reader(values: SettingValues) {
-  const value = (id: SettingId): SettingValue | undefined => values[id];
-  /** °C, K, seconds or a bare number; null where absent. */
-  const amount = (id: SettingId): number | null => {
-    const found = value(id);
-    if (isQuantity(found)) return baseValue(found);
-    return typeof found === 'number' && Number.isFinite(found) ? found : null;
-  };
-  return {
-    amount,
-    number: (id: SettingId) => amount(id) ?? 0,
-    flag: (id: SettingId) => value(id) === true,
-    word: (id: SettingId, quiet: string) => {
-      const found = value(id);
-      return typeof found === 'string' ? found : quiet;
-    },
-    clockTimes: (id: SettingId) => {
-      const found = value(id);
-      return (Array.isArray(found) ? (found as readonly string[]) : [])
-        .map(secondsOfDay)
-        .sort((a, b) => a - b);
-    },
-  };
-}
-
-/** Seconds since midnight of "06:30". */
-export function secondsOfDay(clock: string): number {
-  const [h = '0', m = '0', s = '0'] = clock.split(':');
-  return Number(h) * 3600 + Number(m) * 60 + Number(s);
 }

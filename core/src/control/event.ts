@@ -13,6 +13,7 @@ export interface ControlEvent {
     | 'defrostSkipped'
     | 'commandRefused'
     | 'stagesFight'
+    | 'condenserFan'
     | 'held';
   readonly value: boolean | string | number;
   readonly reason?: string;

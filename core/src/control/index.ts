@@ -1,4 +1,6 @@
-export { controlConfig, secondsOfDay, type ControlConfig } from './config.ts';
+export { controlConfig, type ControlConfig } from './config.ts';
+export { secondsOfDay } from './settingReader.ts';
+export * from './condenser/index.ts';
 export type { ControlEvent, Emit } from './event.ts';
 export {
   copyState,

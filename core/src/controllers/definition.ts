@@ -107,13 +107,28 @@ export interface Supply {
 export interface Relay {
   readonly id: string;
   readonly drives: string;
+  readonly terminals?: {
+    readonly common?: string;
+    readonly normallyOpen?: string;
+    readonly normallyClosed?: string;
+  };
   readonly ratings?: Readonly<Record<string, number>>;
+  /** True where the common hangs on the supply inside the control; `unknown` until it is metered. */
+  readonly commonFedInternally?: boolean | 'unknown';
 }
 
 export interface ProbeInput {
   readonly id: string;
   readonly role: string;
   readonly types: readonly string[];
+  readonly terminals?: readonly string[];
+}
+
+/** An input that takes a contact: a door switch, a foreign alarm, a night signal. */
+export interface ContactInput {
+  readonly id: string;
+  readonly roles?: readonly string[];
+  readonly terminals?: readonly string[];
 }
 
 /** A family of controllers: everything the application knows of it is data. Fields not listed here are kept as they are. */
@@ -126,7 +141,10 @@ export interface ControllerDefinition {
   readonly supply?: readonly Supply[];
   readonly relays?: readonly Relay[];
   readonly probes?: readonly ProbeInput[];
+  readonly inputs?: readonly ContactInput[];
   readonly parameters: readonly Parameter[];
+  /** Sensors that come back with a tag: the formula its two numbers belong to, and the unit of the signal. */
+  readonly sensorTag?: { readonly formula: string; readonly signalUnit: 'degC' | 'degF' };
   readonly fixed?: Readonly<Partial<Record<SettingId, SettingValue>>>;
   readonly presets?: readonly {
     readonly id: string;

@@ -5,6 +5,11 @@ export interface FileProblem {
   readonly message: string;
 }
 
+/** Builds a {@link FileProblem}: `fileProblem('wires[0].to', 'expected a terminal')`. */
+export function fileProblem(field: string, message: string): FileProblem {
+  return { problem: true, field, message };
+}
+
 /** A file whose `format` is one this version reads. */
 export interface ReadableFile {
   readonly data: Readonly<Record<string, unknown>>;

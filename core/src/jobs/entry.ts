@@ -1,4 +1,16 @@
+import type { Quantity } from '../quantities/index.ts';
 import type { SettingId, SettingValue } from '../settings/index.ts';
+import {
+  placeKey,
+  type DoubtFact,
+  type Part,
+  type Place,
+  type SupplyLine,
+  type UnitLoad,
+  type Wire,
+} from '../wiring/index.ts';
+import { provingRegister, type ProvingBody } from './provingEntry.ts';
+import { tradeRegister, type TradeBody } from './tradeEntry.ts';
 import type { QuestionId } from './questions.ts';
 
 /** A controller definition as it was when a sheet was made: a sheet pins version and hash. */
@@ -46,7 +58,66 @@ export type EntryBody =
       readonly definition: PinnedDefinition | null;
       readonly rows: readonly FrozenRow[];
     }
-  | { readonly kind: 'handedOver'; readonly to: string; readonly watch: string };
+  | { readonly kind: 'handedOver'; readonly to: string; readonly watch: string }
+  | { readonly kind: 'mechanical'; readonly cutIn: Quantity | null; readonly cutOut: Quantity | null }
+  | { readonly kind: 'unitLoad'; readonly id: string; readonly load: UnitLoad | null }
+  | { readonly kind: 'startedFrom'; readonly conversion: string | null }
+  | { readonly kind: 'foundSupply'; readonly id: string; readonly supply: SupplyLine | null }
+  | { readonly kind: 'foundPart'; readonly id: string; readonly part: Part | null }
+  | { readonly kind: 'foundWire'; readonly id: string; readonly wire: Wire | null }
+  | { readonly kind: 'doubt'; readonly id: string; readonly fact: DoubtFact | null }
+  | { readonly kind: 'measure'; readonly measure: MeasureId; readonly value: number | null }
+  | { readonly kind: 'power'; readonly state: PowerState }
+  | {
+      readonly kind: 'reading';
+      readonly circuit: WiredCircuit;
+      readonly place: Place;
+      readonly value: number | null;
+    }
+  | { readonly kind: 'wired'; readonly wire: string; readonly done: boolean }
+  | {
+      readonly kind: 'planWire';
+      readonly wire: string;
+      readonly colour: string | null;
+      readonly gauge: string | null;
+    }
+  | {
+      readonly kind: 'picture';
+      readonly id: string;
+      readonly caption: string;
+      readonly width: number;
+      readonly height: number;
+      readonly points: readonly PicturePoint[];
+      readonly gone?: boolean;
+    }
+  | ProvingBody
+  | TradeBody;
+
+/** The circuit a reading was taken on: as found, or as planned and wired. */
+export type WiredCircuit = 'found' | 'plan';
+
+/** Locked out and proven dead, or energised again. The later of the two is how the cabinet stands. */
+export const powerStates = ['lockedOut', 'live'] as const;
+export type PowerState = (typeof powerStates)[number];
+
+/** What is measured on site for the kit list: lengths and sizes in metres and millimetres, 1 for yes. */
+export const measureIds = [
+  'probeMetres',
+  'wireMetres',
+  'pipeMm',
+  'holeWidthMm',
+  'holeHeightMm',
+  'inWater',
+] as const;
+export type MeasureId = (typeof measureIds)[number];
+
+/** A point marked on a picture, as shares of its width and height, tied to a wire as found where it shows one. */
+export interface PicturePoint {
+  readonly x: number;
+  readonly y: number;
+  readonly wire: string | null;
+  readonly text: string;
+}
 
 export type EntryKind = EntryBody['kind'];
 
@@ -69,6 +140,8 @@ export interface Entry {
 export interface AcceptedEntry extends Entry {
   readonly sequence: number;
   readonly receivedAt: string;
+  /** Set where it was imported: who wrote it elsewhere, and when it was received there. */
+  readonly foreign?: { readonly author: string; readonly receivedAt: string };
 }
 
 /** The register an entry writes, or null where entries only add up. Two entries of one register replace each other. */
@@ -88,8 +161,37 @@ export function registerOf(body: EntryBody): string | null {
       return `keyed:${body.code}`;
     case 'handedOver':
       return 'handedOver';
+    case 'unitLoad':
+    case 'foundSupply':
+    case 'foundPart':
+    case 'foundWire':
+    case 'doubt':
+    case 'picture':
+      return `${body.kind}:${body.id}`;
+    case 'startedFrom':
+    case 'mechanical':
+      return body.kind;
+    case 'measure':
+      return `measure:${body.measure}`;
+    case 'power':
+      return `power:${body.state}`;
+    case 'reading':
+      return `reading:${body.circuit}:${placeKey(body.place)}`;
+    case 'wired':
+    case 'planWire':
+      return `${body.kind}:${body.wire}`;
     case 'note':
     case 'sheet':
       return null;
+    case 'fact':
+    case 'tripStep':
+    case 'tripReading':
+    case 'doorStop':
+    case 'hours':
+    case 'serviced':
+    case 'alarmSign':
+      return tradeRegister(body);
+    default:
+      return provingRegister(body);
   }
 }

@@ -26,6 +26,7 @@ import {
   type SettingValue,
   type SettingValues,
 } from '../settings/index.ts';
+import { asOneRelayFans } from './oneRelayFans.ts';
 import { allStanding, type JobState } from './fold.ts';
 import type { EntryBody } from './entry.ts';
 import { foundMeaning, unitOf } from './survey.ts';
@@ -113,7 +114,7 @@ export function programOf(input: ProgramInput): Program {
       lost: [],
       display: null,
     };
-  const encoded = encode(values, target);
+  const encoded = encode(asOneRelayFans(values, unit, target), target);
   const asFound = found ? encode(found.values, target).rows : [];
   const overrides = new Map(
     allStanding(input.state, 'plannedCode').flatMap((o) =>

@@ -3,6 +3,7 @@ import {
   defrostMethods,
   doorUses,
   goods,
+  probeRoleNames,
   probeRoles,
   schools,
   type SchoolId,
@@ -50,7 +51,6 @@ const methodNames = {
   electric: 'Electric heater',
   hotGas: 'Hot gas',
 };
-const probeNames = { air: 'Air', coil: 'Coil', secondCoil: 'Second coil', product: 'Product' };
 const doorNames = { seldom: 'Seldom opened', normal: 'Normal', busy: 'Busy all day' };
 const dutyNames = { direct: 'A compressor of its own', rackSolenoid: 'A solenoid valve on a rack' };
 
@@ -84,7 +84,7 @@ export const unitQuestions: readonly Question[] = [
     id: 'probes',
     label: 'Which probes are there?',
     why: 'Without a coil probe only time ends a defrost.',
-    form: { type: 'list', options: names(probeRoles, probeNames) },
+    form: { type: 'list', options: names(probeRoles, probeRoleNames) },
     required: true,
   },
   {

@@ -1,14 +1,25 @@
 import { dimensionOf, isQuantity } from '../quantities/index.ts';
 import { validateValue } from '../settings/index.ts';
-import type { EntryBody } from './entry.ts';
+import { measureIds, powerStates, type EntryBody } from './entry.ts';
+import {
+  LONGEST_CODE,
+  LONGEST_ID,
+  LONGEST_TEXT,
+  oneOf,
+  record,
+  text,
+  textOrNull,
+  yesNo,
+  type Fields,
+} from './fields.ts';
+import { judgeProving, provingKinds } from './readProving.ts';
+import { judgeTrade, tradeKinds } from './readTrade.ts';
 import { findQuestion } from './questions.ts';
 
-/** Longest text one entry may carry, in characters. */
-export const LONGEST_TEXT = 2000;
-const LONGEST_CODE = 40;
+const MOST_POINTS = 60;
 const MOST_FROZEN_ROWS = 500;
 
-type Fields = Readonly<Record<string, unknown>>;
+export { LONGEST_TEXT };
 
 /**
  * Judges the body of an entry that came over the wire: null when it is one of `EntryBody`, else a sentence that names the field and
@@ -42,6 +53,21 @@ const judges: ReadonlyMap<string, (fields: Fields) => string | null> = new Map<
   ['note', (f) => text(f, 'text', LONGEST_TEXT)],
   ['sheet', sheet],
   ['handedOver', (f) => text(f, 'to', 200, true) ?? text(f, 'watch', LONGEST_TEXT, true)],
+  ['mechanical', (f) => temperatureOrNull(f, 'cutIn') ?? temperatureOrNull(f, 'cutOut')],
+  ['startedFrom', (f) => (f['conversion'] === null ? null : text(f, 'conversion', LONGEST_CODE))],
+  ['unitLoad', (f) => text(f, 'id', LONGEST_ID) ?? record(f, 'load')],
+  ['foundSupply', (f) => text(f, 'id', LONGEST_ID) ?? record(f, 'supply')],
+  ['foundPart', (f) => text(f, 'id', LONGEST_ID) ?? record(f, 'part')],
+  ['foundWire', (f) => text(f, 'id', LONGEST_ID) ?? record(f, 'wire')],
+  ['doubt', (f) => text(f, 'id', LONGEST_ID) ?? record(f, 'fact')],
+  ['measure', (f) => oneOf(f, 'measure', measureIds) ?? numberOrNull(f, 'value')],
+  ['power', (f) => oneOf(f, 'state', powerStates)],
+  ['reading', (f) => oneOf(f, 'circuit', ['found', 'plan']) ?? place(f['place']) ?? numberOrNull(f, 'value')],
+  ['wired', (f) => text(f, 'wire', LONGEST_ID) ?? yesNo(f, 'done')],
+  ['planWire', (f) => text(f, 'wire', LONGEST_ID) ?? textOrNull(f, 'colour') ?? textOrNull(f, 'gauge')],
+  ['picture', picture],
+  ...tradeKinds.map((kind) => [kind, (f: Fields) => judgeTrade(kind, f)] as const),
+  ...provingKinds.map((kind) => [kind, (f: Fields) => judgeProving(kind, f)] as const),
 ] as [EntryBody['kind'], (fields: Fields) => string | null][]);
 
 function answer(f: Fields): string | null {
@@ -116,21 +142,52 @@ function pinned(definition: unknown): string | null {
   return whole ? null : 'body.definition: expected id, family, version and hash';
 }
 
-function text(f: Fields, field: string, longest: number, mayBeEmpty = false): string | null {
-  const value = f[field];
-  if (typeof value !== 'string' || (!mayBeEmpty && value.trim() === ''))
-    return `body.${field}: expected a text`;
-  return value.length > longest
-    ? `body.${field}: ${value.length} characters; expected at most ${longest}`
-    : null;
-}
-
 function codeValue(f: Fields, field: string): string | null {
   const value = f[field];
   if (typeof value === 'number' && Number.isFinite(value)) return null;
   return text(f, field, 40);
 }
 
-function oneOf(f: Fields, field: string, allowed: readonly string[]): string | null {
-  return allowed.includes(f[field] as string) ? null : `body.${field}: expected one of ${allowed.join(', ')}`;
+function place(value: unknown): string | null {
+  if (typeof value !== 'object' || value === null) return 'body.place: expected a place for the meter';
+  const f = value as Fields;
+  const ends = (['state', 'from', 'to', 'through'] as const).filter((end) => f[end] !== undefined);
+  const odd = ends.find((end) => text(f, end, LONGEST_ID) !== null);
+  const whole = ends.join() === 'state,from,to' || ends.join() === 'state,through';
+  return odd !== undefined || !whole ? 'body.place: expected state with from and to, or with through' : null;
+}
+
+function picture(f: Fields): string | null {
+  const points = f['points'];
+  if (!Array.isArray(points) || points.length > MOST_POINTS)
+    return `body.points: expected a list of at most ${MOST_POINTS} points`;
+  const share = (n: unknown) => typeof n === 'number' && n >= 0 && n <= 1;
+  const odd = (points as Fields[]).findIndex(
+    (p) =>
+      typeof p !== 'object' ||
+      p === null ||
+      !share(p['x']) ||
+      !share(p['y']) ||
+      textOrNull(p, 'wire') !== null ||
+      text(p, 'text', 200, true) !== null,
+  );
+  if (odd >= 0) return `body.points[${odd}]: expected x and y from 0 to 1, a wire or null, and a text`;
+  const size = (n: unknown) => typeof n === 'number' && Number.isInteger(n) && n > 0 && n <= 8000;
+  if (!size(f['width']) || !size(f['height']))
+    return 'body.width: expected the size of the picture in points';
+  return text(f, 'id', LONGEST_ID) ?? text(f, 'caption', 200, true);
+}
+
+function numberOrNull(f: Fields, field: string): string | null {
+  const value = f[field];
+  return value === null || (typeof value === 'number' && Number.isFinite(value) && value >= 0)
+    ? null
+    : `body.${field}: expected a number from 0 up, or null`;
+}
+
+function temperatureOrNull(f: Fields, field: string): string | null {
+  const value = f[field];
+  return value === null || (isQuantity(value) && dimensionOf(value.unit) === 'temperature')
+    ? null
+    : `body.${field}: expected a temperature such as 38F or 3C, or null`;
 }

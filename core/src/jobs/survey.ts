@@ -1,8 +1,8 @@
 import { readUnit, UNIT_FORMAT, type Sides, type UnitDescription } from '../advice/index.ts';
-import { isQuantity, printQuantity } from '../quantities/index.ts';
+import { isQuantity, printQuantity, quantity, valueIn } from '../quantities/index.ts';
 import { decode, type ControllerDefinition, type Decoded, type SheetRow } from '../controllers/index.ts';
 import { isFileProblem } from '../files/index.ts';
-import { allStanding, type JobState } from './fold.ts';
+import { allStanding, standing, type JobState } from './fold.ts';
 import { unitQuestions, type Question, type QuestionId } from './questions.ts';
 import type { AnswerValue } from './entry.ts';
 
@@ -55,9 +55,32 @@ export function foundSheet(state: JobState, definition: ControllerDefinition | n
   return [...rows].sort((a, b) => (place.get(a.code) ?? Infinity) - (place.get(b.code) ?? Infinity));
 }
 
-/** What the as-found sheet means; null without an old control. */
+/** What the old control was set to: its sheet read, or the band of a mechanical one as measured; null where neither is known. */
 export function foundMeaning(state: JobState, definition: ControllerDefinition | null): Decoded | null {
-  return definition ? decode(definition, foundSheet(state, definition)) : null;
+  return definition ? decode(definition, foundSheet(state, definition)) : mechanicalMeaning(state);
+}
+
+/**
+ * A mechanical control has no codes: it is taken over by the cut-in and cut-out that were measured on it. Set point is the cut-out, the
+ * differential what lies between. Null while one of the two is missing or cut-in does not lie above cut-out.
+ */
+export function mechanicalMeaning(state: JobState): Decoded | null {
+  const band = standing(state, 'mechanical', 'mechanical');
+  if (!band?.cutIn || !band.cutOut) return null;
+  const kelvin = valueIn(band.cutIn, 'degC') - valueIn(band.cutOut, 'degC');
+  if (kelvin <= 0) return null;
+  const fahrenheit = band.cutOut.unit === 'degF';
+  const width = fahrenheit ? quantity((kelvin * 9) / 5, 'deltaF') : quantity(kelvin, 'K');
+  return {
+    values: {
+      'regulation.setpoint': band.cutOut,
+      'regulation.differential': { ...width, value: Math.round(width.value * 100) / 100 },
+      'regulation.differentialPlacement': 'setpointIsCutOut',
+    },
+    unplaced: [],
+    codes: new Map(),
+    display: { unit: fahrenheit ? 'degF' : 'degC', decimal: true },
+  };
 }
 
 /** What the sheet says of the plate: the unit's own words, and answers that they do not already hold. */

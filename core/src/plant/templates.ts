@@ -15,6 +15,7 @@ export const templateIds = [
   'vehicleFridge',
   'pharmacyRefrigerator',
   'hotCupboard',
+  'transportUnit',
 ] as const;
 export type TemplateId = (typeof templateIds)[number];
 
@@ -260,6 +261,25 @@ export const templates: Readonly<Record<TemplateId, Template>> = {
     openings: 6,
     openSeconds: 10,
   },
+  transportUnit: {
+    name: 'Transport body',
+    inside: 2,
+    ambient: 30,
+    humidity: 0.55,
+    volume: 12,
+    conductance: 0.5,
+    goods: 120,
+    goodsHeat: 3500,
+    fanWatts: 160,
+    loadWatts: 0,
+    door: { width: 1.6, height: 1.8, share: 0.15 },
+    coilDifference: 8,
+    duty: 0.5,
+    heater: 0,
+    airHeater: 0,
+    openings: 2,
+    openSeconds: 60,
+  },
 };
 
 /** Coil metal to refrigerant at capacity, K. */
@@ -270,6 +290,8 @@ export interface BoxChoice {
   readonly volumeFactor?: number;
   readonly insulationFactor?: number;
   readonly loadFactor?: number;
+  /** Share of the usual goods that lie in it; an empty box still has its shelves. */
+  readonly goodsFactor?: number;
   readonly ambient?: number;
   readonly humidity?: number;
 }
@@ -299,7 +321,8 @@ export function boxOf(id: TemplateId, choice: BoxChoice = {}): BoxParameters {
   const load = t.loadWatts * size;
   const capacity = Math.max(20, designLoad({ ...t, volume, fanWatts: fans, loadWatts: load }, area) / t.duty);
   const wall = (t.conductance / (choice.insulationFactor ?? 1)) * area;
-  const goods = t.goods * volume * t.goodsHeat;
+  const filled = choice.goodsFactor ?? 1;
+  const goods = t.goods * filled * volume * t.goodsHeat;
   const coil = capacity / t.coilDifference;
   const zone = (share: number, heater: number) => ({
     heat: capacity * 13 * share,
@@ -318,8 +341,8 @@ export function boxOf(id: TemplateId, choice: BoxChoice = {}): BoxParameters {
     wallToAmbient: wall,
     productFast: goods * 0.12,
     productSlow: goods * 0.88,
-    productToAir: 3.5 * volume * Math.min(6, t.goods / 25),
-    productInside: 6 * volume * Math.min(6, t.goods / 25),
+    productToAir: 3.5 * volume * Math.min(6, (t.goods * filled) / 25),
+    productInside: 6 * volume * Math.min(6, (t.goods * filled) / 25),
     zones: [zone(0.55, 0.6), zone(0.45, 0.4)],
     stillShare: 0.12,
     fanWatts: fans,

@@ -13,6 +13,8 @@ export const applications = [
   'vehicleFridge',
   'pharmacyRefrigerator',
   'hotCupboard',
+  'transportUnit',
+  'condenserFans',
 ] as const;
 
 export type Application = (typeof applications)[number];
@@ -29,6 +31,8 @@ export const applicationNames: Readonly<Record<Application, string>> = {
   vehicleFridge: '12 V vehicle fridge',
   pharmacyRefrigerator: 'Pharmacy refrigerator',
   hotCupboard: 'Hot cupboard',
+  transportUnit: 'Transport unit',
+  condenserFans: 'Condenser fans',
 };
 
 /** Kinds for which the usual ranges of another hold where they have none of their own: the machine is alike, the temperature is not. */
@@ -39,6 +43,7 @@ const alike: Readonly<Partial<Record<Application, Application>>> = {
   chilledWaterTank: 'reachInRefrigerator',
   vehicleFridge: 'reachInRefrigerator',
   pharmacyRefrigerator: 'reachInRefrigerator',
+  condenserFans: 'walkInCooler',
 };
 
 /** True for an application this version knows. */
@@ -62,4 +67,9 @@ export function isHeated(application: Application): boolean {
 export function soundRange(entry: SettingEntry, application: Application): SoundRange | null {
   const like = alike[application];
   return entry.sound?.[application] ?? (like && entry.sound?.[like]) ?? null;
+}
+
+/** True for machines without a box of their own: nothing is kept in them. */
+export function isMachine(application: Application): boolean {
+  return application === 'condenserFans';
 }

@@ -10,6 +10,9 @@ const groupNames: Readonly<Record<string, string>> = {
   display: 'Display',
   access: 'Keys',
   stage2: 'Second stage',
+  condenser: 'Condenser fans',
+  transport: 'Transport',
+  meter: 'Meter',
 };
 
 /** The heading under which a setting stands in a list; “Other” for none. */

@@ -1,4 +1,4 @@
-import { isFileProblem, parseCsv, type CsvRow, type FileProblem } from '../files/index.ts';
+import { fileProblem, isFileProblem, parseCsv, type CsvRow, type FileProblem } from '../files/index.ts';
 import { baseValue, parseNumber, parseQuantity, quantity, type Unit } from '../quantities/index.ts';
 import type { Command } from '../control/index.ts';
 
@@ -12,6 +12,11 @@ export interface LogRow {
   readonly air: number;
   readonly coil: number | null;
   readonly coil2: number | null;
+  /** Liquid line (or condensing) and outdoor air: what a condenser's fans are regulated by. */
+  readonly liquid: number | null;
+  readonly outdoor: number | null;
+  /** As logged; only where the control itself runs no compressor. */
+  readonly compressor: boolean;
   readonly door: boolean;
   readonly input: boolean;
   readonly commands: readonly Command[];
@@ -21,7 +26,7 @@ const LONGEST_DAYS = 400;
 const DAY = 86400;
 
 /**
- * Reads a log for a replay: `time` in seconds or ISO 8601 (offsets obeyed), `air_degC` or `air_degF`, and what else it has of coil, second coil, door,
+ * Reads a log for a replay: `time` in seconds or ISO 8601 (offsets obeyed), `air_degC` or `air_degF` (or the liquid line of a condenser), and what else it has of coil, second coil, outdoor air, door,
  * input and commands. A sentence with the line where it cannot be read: no air column, a time that runs backwards, a value that is none.
  */
 export function readLog(text: string): readonly LogRow[] | FileProblem {
@@ -34,8 +39,13 @@ export function readLog(text: string): readonly LogRow[] | FileProblem {
         ? [`${name}_degf`, 'degF']
         : null;
   const air = unitOf('air');
-  if (!air) return problem('line 1', 'expected a column air_degC or air_degF');
-  if (table.rows.length === 0) return problem('(file)', 'expected at least one row of readings');
+  const [liquid, outdoor] = [unitOf('liquid'), unitOf('outdoor')];
+  if (!air && !liquid)
+    return fileProblem(
+      'line 1',
+      'expected a column air_degC or air_degF (or liquid_degC for condenser fans)',
+    );
+  if (table.rows.length === 0) return fileProblem('(file)', 'expected at least one row of readings');
   const [coil, coil2] = [unitOf('coil'), unitOf('coil2')];
   const rows: LogRow[] = [];
   let start: number | null = null;
@@ -43,34 +53,38 @@ export function readLog(text: string): readonly LogRow[] | FileProblem {
     const at = `line ${row.line}`;
     const time = readTime(row.cells.get('time') ?? '');
     if (!time)
-      return problem(
+      return fileProblem(
         at,
         `${row.cells.get('time') || 'an empty cell'} is no time; expected seconds or ISO 8601`,
       );
     start ??= time.seconds;
     const t = Math.round(time.seconds - start);
     const before = rows.at(-1);
-    if (before && t < before.t) return problem(at, 'the time runs backwards; expected rows in order');
+    if (before && t < before.t) return fileProblem(at, 'the time runs backwards; expected rows in order');
     if (t > LONGEST_DAYS * DAY)
-      return problem(at, `more than ${LONGEST_DAYS} days after the first row; expected a shorter log`);
-    const readings = [air, coil, coil2].map((column) => (column ? readTemperature(row, ...column) : null));
+      return fileProblem(at, `more than ${LONGEST_DAYS} days after the first row; expected a shorter log`);
+    const columns = [air, coil, coil2, liquid, outdoor];
+    const readings = columns.map((column) => (column ? readTemperature(row, ...column) : null));
     const odd = readings.findIndex((r) => r === undefined);
     if (odd >= 0)
-      return problem(
+      return fileProblem(
         at,
-        `${row.cells.get([air, coil, coil2][odd]![0])} is no reading; expected a number, open, short or nothing`,
+        `${row.cells.get(columns[odd]![0])} is no reading; expected a number, open, short or nothing`,
       );
     const commands = readCommands(row.cells.get('command') ?? '');
-    if (typeof commands === 'string') return problem(at, commands);
+    if (typeof commands === 'string') return fileProblem(at, commands);
     const flags = [readFlag(row, 'door'), readFlag(row, 'input')];
-    if (flags.includes(null)) return problem(at, 'door and input: expected 0 or 1');
+    if (flags.includes(null)) return fileProblem(at, 'door and input: expected 0 or 1');
     rows.push({
       t,
       timeOfDay: time.ofDay ?? t % DAY,
       line: row.line,
-      air: readings[0]!,
+      air: readings[0] ?? Number.NaN,
       coil: readings[1] ?? (coil ? Number.NaN : null),
       coil2: readings[2] ?? (coil2 ? Number.NaN : null),
+      liquid: readings[3] ?? (liquid ? Number.NaN : null),
+      outdoor: readings[4] ?? (outdoor ? Number.NaN : null),
+      compressor: readFlag(row, 'compressor') ?? false,
       door: flags[0]!,
       input: flags[1]!,
       commands,
@@ -130,8 +144,4 @@ function readCommands(text: string): readonly Command[] | string {
     else return `${word} is no command; expected ${plainCommands.join(', ')} or setpoint=36F`;
   }
   return commands;
-}
-
-function problem(field: string, message: string): FileProblem {
-  return { problem: true, field, message };
 }

@@ -1,6 +1,10 @@
 import {
+  condenserAtRest,
   powerUp,
   tick,
+  tickCondenser,
+  type CondenserConfig,
+  type CondenserInputs,
   type ControlConfig,
   type ControlEvent,
   type ControlInputs,
@@ -25,10 +29,16 @@ export interface Replayed {
 
 /**
  * Runs a control over the readings of a log, ticks 0 to `stop` − 1 (one second after the last row where absent). A reading holds until the next
- * row; the time of day goes on from each row's own.
+ * row; the time of day goes on from each row's own. A condenser's fans run beside it, or alone where `config` is null: then the compressor is the logged one.
  */
-export function replay(config: ControlConfig, rows: readonly LogRow[], stop = rows.at(-1)!.t + 1): Replayed {
-  const state = powerUp(config.setpoint);
+export function replay(
+  config: ControlConfig | null,
+  rows: readonly LogRow[],
+  stop = rows.at(-1)!.t + 1,
+  condenser: CondenserConfig | null = null,
+): Replayed {
+  const state = powerUp(config?.setpoint ?? 0);
+  const fans = condenser && condenserAtRest(condenser);
   const events: ControlEvent[] = [];
   const emit = (event: ControlEvent) => void events.push(event);
   const sums = { compressorSeconds: 0, fanSeconds: 0, defrostSeconds: 0 };
@@ -56,7 +66,15 @@ export function replay(config: ControlConfig, rows: readonly LogRow[], stop = ro
     inputs.doorOpen = row.door;
     inputs.alarmInput = row.input;
     inputs.timeOfDay = (row.timeOfDay + t - row.t) % 86400;
-    const out = tick(config, state, inputs, emit);
+    const out = config ? tick(config, state, inputs, emit) : state.out;
+    if (condenser && fans)
+      tickCondenser(
+        condenser,
+        fans,
+        fanInputs(condenser, row, config ? out.compressor : row.compressor, inputs.timeOfDay),
+        emit,
+        resets(inputs),
+      );
     if (out.compressor) sums.compressorSeconds += 1;
     if (out.fan) sums.fanSeconds += 1;
     if (state.phase === 'defrost') sums.defrostSeconds += 1;
@@ -71,5 +89,26 @@ export function replay(config: ControlConfig, rows: readonly LogRow[], stop = ro
       alarms: count('alarm', true),
       ...sums,
     },
+  };
+}
+
+const resets = (inputs: ControlInputs) => inputs.commands.some((command) => command.does === 'resetAlarms');
+
+/** The one logged input is the overload where that is fitted, else what makes it quiet. */
+function fanInputs(
+  condenser: CondenserConfig,
+  row: LogRow,
+  compressor: boolean,
+  timeOfDay: number,
+): CondenserInputs {
+  const { fitted } = condenser.overload;
+  return {
+    liquid: row.liquid,
+    backup: null,
+    outdoor: row.outdoor,
+    compressor,
+    quiet: !fitted && row.input,
+    overload: fitted && row.input,
+    timeOfDay,
   };
 }

@@ -1,5 +1,5 @@
 import { controlConfig, secondsOfDay, type ControlConfig } from '../control/index.ts';
-import { isFileProblem, readHeader, type FileProblem } from '../files/index.ts';
+import { fileProblem, isFileProblem, readHeader, type FileProblem } from '../files/index.ts';
 import { templateIds, type BoxChoice, type TemplateId } from '../plant/index.ts';
 import { baseValue, isQuantity } from '../quantities/index.ts';
 import { readSettingsFile } from '../settings/index.ts';
@@ -46,6 +46,8 @@ export interface Scenario {
   readonly startOfDay: number;
   /** Limits of the goods, °C; null where none are given. */
   readonly storage: StorageLimits;
+  /** Temperature the whole box begins at, °C: a pull-down begins warm. Its usual inside temperature where absent. */
+  readonly startAt?: number;
 }
 
 const LONGEST_DAYS = 60;
@@ -65,9 +67,9 @@ export function readScenario(data: unknown): Scenario | FileProblem {
     storage,
   } = header.data;
   const file = readSettingsFile({ format: 'brine-dial/settings@1', values: settings });
-  if (isFileProblem(file)) return problem(`settings.${file.field}`, file.message);
+  if (isFileProblem(file)) return fileProblem(`settings.${file.field}`, file.message);
   const config = controlConfig(file.values);
-  if (typeof config === 'string') return problem('settings', config);
+  if (typeof config === 'string') return fileProblem('settings', config);
   const box = readPlant(plant);
   if ('problem' in box) return box;
   for (const [name, value] of [
@@ -75,14 +77,14 @@ export function readScenario(data: unknown): Scenario | FileProblem {
     ['warmUpHours', warmUpHours],
   ] as const)
     if (!inRange(value, name === 'hours' ? 1 / 60 : 0, LONGEST_DAYS * 24))
-      return problem(
+      return fileProblem(
         name,
         `expected a number of hours up to ${LONGEST_DAYS * 24}, found ${JSON.stringify(value)}`,
       );
   if (typeof start !== 'string' || !/^([01]\d|2[0-3]):[0-5]\d$/.test(start))
-    return problem('start', 'expected a time of day such as "06:00"');
+    return fileProblem('start', 'expected a time of day such as "06:00"');
   if (typeof doorUse !== 'string' || !(doorUse in doorUses))
-    return problem('doorUse', `expected one of ${Object.keys(doorUses).join(', ')}`);
+    return fileProblem('doorUse', `expected one of ${Object.keys(doorUses).join(', ')}`);
   const broken = readFaults(faults);
   if ('problem' in broken) return broken;
   return {
@@ -102,12 +104,12 @@ function readPlant(
 ): { readonly template: TemplateId; readonly choice: BoxChoice } | FileProblem {
   const p = record(plant);
   if (!p || !templateIds.includes(p['template'] as TemplateId))
-    return problem('plant.template', `expected one of ${templateIds.join(', ')}`);
+    return fileProblem('plant.template', `expected one of ${templateIds.join(', ')}`);
   const choice: Record<string, number> = {};
   for (const name of ['volumeFactor', 'insulationFactor', 'loadFactor'] as const) {
     if (p[name] === undefined) continue;
     if (!inRange(p[name], 0.05, 20))
-      return problem(
+      return fileProblem(
         `plant.${name}`,
         `expected a factor between 0.05 and 20, found ${JSON.stringify(p[name])}`,
       );
@@ -116,28 +118,29 @@ function readPlant(
   if (p['ambient'] !== undefined) {
     const ambient = celsiusOf(p, 'ambient');
     if (ambient === null || ambient < -40 || ambient > 60)
-      return problem('plant.ambient', 'expected a temperature between −40 and 60 °C');
+      return fileProblem('plant.ambient', 'expected a temperature between −40 and 60 °C');
     choice['ambient'] = ambient;
   }
   if (p['humidityPercent'] !== undefined) {
-    if (!inRange(p['humidityPercent'], 1, 100)) return problem('plant.humidityPercent', 'expected 1 to 100');
+    if (!inRange(p['humidityPercent'], 1, 100))
+      return fileProblem('plant.humidityPercent', 'expected 1 to 100');
     choice['humidity'] = (p['humidityPercent'] as number) / 100;
   }
   return { template: p['template'] as TemplateId, choice };
 }
 
 function readFaults(list: unknown): { readonly list: readonly Fault[] } | FileProblem {
-  if (!Array.isArray(list)) return problem('faults', 'expected a list');
+  if (!Array.isArray(list)) return fileProblem('faults', 'expected a list');
   const read: Fault[] = [];
   for (const [i, raw] of list.entries()) {
     const fault = record(raw);
     const at = `faults[${i}]`;
     if (!fault || !faultKinds.includes(fault['kind'] as FaultKind))
-      return problem(`${at}.kind`, `expected one of ${faultKinds.join(', ')}`);
+      return fileProblem(`${at}.kind`, `expected one of ${faultKinds.join(', ')}`);
     const { from = 0, to = LONGEST_DAYS * 86400, amount = null } = fault;
     if (!inRange(from, 0, LONGEST_DAYS * 86400) || !inRange(to, from as number, LONGEST_DAYS * 86400))
-      return problem(at, 'expected from and to as seconds of the run, in order');
-    if (amount !== null && !inRange(amount, -50, 50)) return problem(`${at}.amount`, 'expected a number');
+      return fileProblem(at, 'expected from and to as seconds of the run, in order');
+    if (amount !== null && !inRange(amount, -50, 50)) return fileProblem(`${at}.amount`, 'expected a number');
     read.push({
       kind: fault['kind'] as FaultKind,
       from: from as number,
@@ -161,8 +164,4 @@ function record(value: unknown): Readonly<Record<string, unknown>> | null {
 
 function inRange(value: unknown, min: number, max: number): boolean {
   return typeof value === 'number' && Number.isFinite(value) && value >= min && value <= max;
-}
-
-function problem(field: string, message: string): FileProblem {
-  return { problem: true, field, message };
 }

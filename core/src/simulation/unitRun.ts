@@ -69,7 +69,8 @@ export class UnitRun {
     const t = templates[scenario.template];
     const { ambient = t.ambient, humidity = t.humidity } = scenario.choice;
     this.box = boxOf(scenario.template, scenario.choice);
-    this.state = restingBox(t.inside);
+    const inside = scenario.startAt ?? t.inside;
+    this.state = restingBox(inside);
     this.control = powerUp(scenario.config.setpoint);
     this.door = doorOf(scenario.template, scenario.doorUse);
     const begins = (scenario.startOfDay - scenario.warmUp) % DAY;
@@ -78,8 +79,8 @@ export class UnitRun {
     this.count = new FigureCount(scenario.storage, this.state);
     this.drive = driveAtRest(ambient, humidityRatio(ambient, humidity));
     this.inputs = {
-      air: t.inside,
-      coil: t.inside,
+      air: inside,
+      coil: inside,
       coil2: null,
       doorOpen: false,
       alarmInput: false,

@@ -23,6 +23,8 @@ export function unitScenario(
   values: SettingValues,
   { faults = [], hours = 24, warmUpHours = 24, doorUse = unit.doorUse ?? 'normal' }: RunChoice = {},
 ): Scenario | string {
+  if (unit.application === 'condenserFans')
+    return 'Condenser fans keep no box cold; their day is simulated under Fans.';
   const config = controlConfig(values);
   if (typeof config === 'string') return config;
   const limits = goods[unit.goods];

@@ -5,11 +5,14 @@ import { ticketRepository } from '../auth/ticket.repository.ts';
 import { companyRepository } from '../company/company.repository.ts';
 import { controllerRepository } from '../controllers/controller.repository.ts';
 import { entryRepository } from '../jobs/entry.repository.ts';
+import { logRepository } from '../logs/log.repository.ts';
 import { jobRepository } from '../jobs/job.repository.ts';
 import { invitationRepository } from '../people/invitation.repository.ts';
 import { meaningRepository } from '../meanings/meaning.repository.ts';
+import { pictureRepository } from '../pictures/picture.repository.ts';
 import { practiceRunRepository } from '../practice/practiceRun.repository.ts';
 import { personRepository } from '../people/person.repository.ts';
+import { shareRepository } from '../shares/share.repository.ts';
 import { siteRepository } from '../sites/site.repository.ts';
 import { unitRepository } from '../units/unit.repository.ts';
 
@@ -29,6 +32,9 @@ export function repositoriesOn(em: EntityManager) {
     controllers: controllerRepository(em),
     practiceRuns: practiceRunRepository(em),
     meanings: meaningRepository(em),
+    pictures: pictureRepository(em),
+    logs: logRepository(em),
+    shares: shareRepository(em),
   };
 }
 

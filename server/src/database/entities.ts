@@ -2,8 +2,11 @@ import { companyEntity } from '../company/company.entity.ts';
 import { controllerEntity } from '../controllers/controller.entity.ts';
 import { entryEntity } from '../jobs/entry.entity.ts';
 import { invitationEntity } from '../people/invitation.entity.ts';
+import { logEntity } from '../logs/log.entity.ts';
+import { shareEntity } from '../shares/share.entity.ts';
 import { jobEntity } from '../jobs/job.entity.ts';
 import { meaningEntity } from '../meanings/meaning.entity.ts';
+import { pictureEntity } from '../pictures/picture.entity.ts';
 import { practiceRunEntity } from '../practice/practiceRun.entity.ts';
 import { personEntity } from '../people/person.entity.ts';
 import { sessionEntity } from '../auth/session.entity.ts';
@@ -27,4 +30,7 @@ export const entities = [
   controllerEntity,
   practiceRunEntity,
   meaningEntity,
+  pictureEntity,
+  logEntity,
+  shareEntity,
 ];

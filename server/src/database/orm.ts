@@ -4,12 +4,16 @@ import { entities } from './entities.ts';
 import { Migration0001Foundations } from './migrations/Migration0001Foundations.ts';
 import { Migration0002AppendOnly } from './migrations/Migration0002AppendOnly.ts';
 import { Migration0003PracticeAndMeanings } from './migrations/Migration0003PracticeAndMeanings.ts';
+import { Migration0004Pictures } from './migrations/Migration0004Pictures.ts';
+import { Migration0005LogsAndShares } from './migrations/Migration0005LogsAndShares.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
   { name: 'Migration0001Foundations', class: Migration0001Foundations },
   { name: 'Migration0002AppendOnly', class: Migration0002AppendOnly },
   { name: 'Migration0003PracticeAndMeanings', class: Migration0003PracticeAndMeanings },
+  { name: 'Migration0004Pictures', class: Migration0004Pictures },
+  { name: 'Migration0005LogsAndShares', class: Migration0005LogsAndShares },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -24,7 +24,7 @@ interface DemoJob {
   readonly title: string;
   readonly by: string;
   readonly at: string;
-  readonly entries: readonly (EntryBody & { readonly controller?: string })[];
+  readonly entries: readonly (EntryBody & { readonly controller?: string; readonly at?: string })[];
 }
 
 interface DemoData {
@@ -134,13 +134,13 @@ async function loadEntries(
   pins: ReadonlyMap<string, PinnedDefinition>,
 ): Promise<void> {
   for (const [index, entry] of job.entries.entries()) {
-    const { controller, ...body } = entry;
+    const { controller, at = job.at, ...body } = entry;
     const pinned = controller === undefined ? body : { ...body, definition: pins.get(controller) };
     const result = await append(services, idOf(`person:${job.by}`), 'demo-device', {
       id: idOf(`entry:${job.key}:${index}`),
       job: idOf(`job:${job.key}`),
       deviceSequence: index + 1,
-      deviceTime: job.at,
+      deviceTime: at,
       seen: index,
       body: pinned,
     });

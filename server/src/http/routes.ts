@@ -2,7 +2,11 @@ import { authRoutes } from '../auth/auth.routes.ts';
 import { companyRoutes } from '../company/company.routes.ts';
 import { controllerRoutes } from '../controllers/controllers.routes.ts';
 import { jobRoutes } from '../jobs/jobs.routes.ts';
+import { exportRoutes } from '../exports/exports.routes.ts';
+import { logRoutes } from '../logs/logs.routes.ts';
+import { shareRoutes } from '../shares/shares.routes.ts';
 import { meaningRoutes } from '../meanings/meanings.routes.ts';
+import { pictureRoutes } from '../pictures/pictures.routes.ts';
 import { practiceRoutes } from '../practice/practice.routes.ts';
 import { peopleRoutes } from '../people/people.routes.ts';
 import { reviewRoutes } from '../reviews/reviews.routes.ts';
@@ -21,7 +25,11 @@ export const routes: readonly RouteDefinition[] = [
   ...jobRoutes,
   ...controllerRoutes,
   ...meaningRoutes,
+  ...pictureRoutes,
   ...practiceRoutes,
   ...reviewRoutes,
   ...sheetRoutes,
+  ...logRoutes,
+  ...shareRoutes,
+  ...exportRoutes,
 ];

@@ -125,6 +125,7 @@ async function store(
     authorId,
     body: sent.body as EntryBody,
     receivedAt: services.now(),
+    foreignFrom: null,
   };
   await repositories.entries.create(entry);
   await repositories.jobs.setLastSequence(job, sequence);
@@ -155,5 +156,6 @@ export function acceptedOf(row: StoredEntry): AcceptedEntry {
     author: row.authorId,
     body: row.body,
     receivedAt: row.receivedAt.toISOString(),
+    ...(row.foreignFrom && { foreign: row.foreignFrom }),
   };
 }

@@ -1,6 +1,12 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { EntryBody } from '@brine/core/jobs';
 
+/** Who wrote an imported entry elsewhere, and when it was received there. */
+export interface ForeignFrom {
+  readonly author: string;
+  readonly receivedAt: string;
+}
+
 /** One thing done on a job. Rows are only ever added. */
 export const entryEntity = defineEntity({
   name: 'Entry',
@@ -16,6 +22,8 @@ export const entryEntity = defineEntity({
     authorId: p.uuid(),
     body: p.json<EntryBody>(),
     receivedAt: p.datetime(),
+    /** Where an imported entry came from: its author's name and time there; null for our own. */
+    foreignFrom: p.json<ForeignFrom>().nullable(),
   },
 });
 

@@ -22,6 +22,9 @@ export function jobRepository(em: EntityManager) {
         },
         { orderBy: { createdAt: 'desc' }, limit },
       ) as Promise<Job[]>,
+    /** Jobs of a unit, newest first. */
+    ofUnit: (unitId: string) =>
+      em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }) as Promise<Job[]>,
     create: (job: Omit<Job, 'version'>) => insert(em, jobEntity, job as never),
     /** Takes the next sequence, without touching the version: adding an entry is no edit of the job. */
     async setLastSequence(job: Job, sequence: number): Promise<void> {

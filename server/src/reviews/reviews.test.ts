@@ -1,16 +1,13 @@
-import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
-import { aJob, anEntry, startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { freezerJob } from '../testing/freezerJob.ts';
+import { startHarness, type Client, type Harness } from '../testing/harness.ts';
 import { closeReviews } from './reviews.service.ts';
 import { reviewUnit } from './unitReview.ts';
 
 let harness: Harness;
 let tess: Client;
 let jobId: string;
-const marl = JSON.parse(
-  readFileSync(new URL('../../../demo/controllers/marl-4.controller.json', import.meta.url), 'utf8'),
-);
 
 beforeAll(async () => {
   harness = await startHarness();
@@ -18,25 +15,14 @@ beforeAll(async () => {
   await harness.person('vi', 'viewer');
   tess = harness.client();
   await tess.signIn('tess');
-  ({ jobId } = await aJob(tess));
-  const pin = (await tess.call('POST', '/api/controllers', { definition: marl })).json.controller;
-  const bodies = [
-    { kind: 'answer', question: 'application', value: 'walkInFreezer' },
-    { kind: 'answer', question: 'goods', value: 'frozenFish' },
-    { kind: 'answer', question: 'defrostMethod', value: 'electric' },
-    { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
-    { kind: 'control', role: 'new', definition: pin },
+  jobId = await freezerJob(tess, 'marl-4', [
     {
       kind: 'planned',
       setting: 'defrost.endTemperature',
       value: { value: 4, unit: 'degC' },
       why: 'as it was',
     },
-  ];
-  const { json } = await tess.call('POST', '/api/entries', {
-    entries: bodies.map((body, i) => anEntry(jobId, i + 1, body, { seen: 500 })),
-  });
-  expect(json.results.every((r: { status: string }) => r.status === 'accepted')).toBe(true);
+  ]);
 });
 afterAll(async () => {
   await closeReviews();
@@ -44,12 +30,12 @@ afterAll(async () => {
 });
 
 const until = async (id: string, over: (review: { done: number; total: number }) => boolean) => {
-  for (let i = 0; i < 300; i += 1) {
+  for (let i = 0; i < 800; i += 1) {
     const { review } = (await tess.call('GET', `/api/reviews/${id}`)).json;
     if (over(review)) return review;
     await new Promise((done) => setTimeout(done, 100));
   }
-  throw new Error('the review did not end in half a minute');
+  throw new Error('the review did not end in 80 seconds');
 };
 
 test('every unit with a plan is judged in threads: what is wrong, with its number and its remedy (oracle: the same call without threads)', async () => {

@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import { dirname } from 'node:path';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import type { LeaveBehindSheet, SheetGroup } from '@brine/core/handover';
+import type { LeaveBehindSheet, SheetGroup, SheetWire } from '@brine/core/handover';
 
 const require = createRequire(import.meta.url);
 const fontFolder = (name: string) => `${dirname(require.resolve(`@fontsource/${name}/package.json`))}/files/`;
@@ -38,25 +38,53 @@ const ink = '#17282B';
 const soft = '#5C6B6C';
 const hairline = '#CFCBBF';
 
-/** Type sizes tried, pt; below the last nobody reads it in a cabinet. */
-const sizes = [8, 7.4, 6.9, 6.4, 6, 5.6];
+/** Type sizes tried, pt, and on how many pages; below the last nobody reads it in a cabinet. */
+const tries = {
+  small: [
+    [8, 1],
+    [7.2, 1],
+    [6.5, 1],
+    [5.8, 1],
+    [8, 2],
+    [7.2, 2],
+    [6.5, 2],
+  ],
+  large: [
+    [11, 2],
+    [10, 2],
+    [9, 2],
+    [8, 2],
+    [7.2, 2],
+  ],
+} as const;
+const SMALLEST = 5.8;
+
+/** Whether a sheet carries what was wired, read and calibrated: then it has a second page from the start. */
+const isLong = (sheet: LeaveBehindSheet) =>
+  sheet.wires.length + sheet.readings.length + sheet.calibrations.length > 0;
 
 /**
- * Renders the sheet as a PDF, A4 or Letter: on one page, in the largest type that fits it. A second page comes only where even the smallest
- * type does not fit.
+ * Renders the sheet as a PDF, A4 or Letter: settings on the first page, wires, readings and calibrations on a second, in the largest type that fits. Large type is for
+ * people without their glasses and takes two pages. More come only where even the smallest type does not fit.
  */
-export async function renderSheet(sheet: LeaveBehindSheet, pageSize: 'A4' | 'LETTER'): Promise<Uint8Array> {
-  for (const size of sizes.slice(0, -1)) {
-    const { bytes, pages } = await renderIn(sheet, pageSize, size);
-    if (pages === 1) return bytes;
+export async function renderSheet(
+  sheet: LeaveBehindSheet,
+  pageSize: 'A4' | 'LETTER',
+  type: 'small' | 'large' = 'small',
+): Promise<Uint8Array> {
+  for (const [size, most] of tries[type]) {
+    if (most === 1 && isLong(sheet)) continue;
+    const { bytes, pages } = await renderIn(sheet, pageSize, size, type);
+    if (pages <= most) return bytes;
   }
-  return (await renderIn(sheet, pageSize, sizes.at(-1)!)).bytes;
+  return (await renderIn(sheet, pageSize, SMALLEST, type)).bytes;
 }
 
 async function renderIn(
   sheet: LeaveBehindSheet,
   pageSize: 'A4' | 'LETTER',
   size: number,
+  type: 'small' | 'large',
 ): Promise<{ readonly bytes: Uint8Array; readonly pages: number }> {
   let pages = 0;
   const document: TDocumentDefinitions = {
@@ -64,7 +92,14 @@ async function renderIn(
     pageMargins: [34, 30, 34, 34],
     info: { title: `${sheet.unit}: settings of the ${sheet.control}`, author: sheet.company },
     defaultStyle: { font: 'Barlow', fontSize: size, color: ink, lineHeight: 1.1 },
-    content: [head(sheet, size), settings(sheet, size), builtIn(sheet), below(sheet, size)],
+    content: [
+      head(sheet, size),
+      settings(sheet, size),
+      builtIn(sheet),
+      below(sheet, size),
+      ...workDone(sheet, size, type === 'small'),
+      ...signOff(sheet, size),
+    ],
     footer: (_, count) => {
       pages = count;
       return {
@@ -90,7 +125,7 @@ function head(sheet: LeaveBehindSheet, size: number): Content {
         ],
       },
       {
-        width: 'auto',
+        width: 170,
         alignment: 'right',
         stack: [
           { text: sheet.control, font: 'Condensed', bold: true, fontSize: size + 3 },
@@ -98,7 +133,19 @@ function head(sheet: LeaveBehindSheet, size: number): Content {
           { text: sheet.company, color: soft },
         ],
       },
+      ...(sheet.link
+        ? [
+            {
+              width: 'auto',
+              stack: [
+                { qr: sheet.link, fit: 62, foreground: ink },
+                { text: 'This unit, always up to date', fontSize: 6, color: soft },
+              ],
+            } as Content,
+          ]
+        : []),
     ],
+    columnGap: 14,
     margin: [0, 0, 0, 8],
   };
 }
@@ -156,36 +203,52 @@ function builtIn(sheet: LeaveBehindSheet): Content {
   };
 }
 
+const heading = (text: string, size: number): Content => ({
+  text,
+  font: 'Condensed',
+  bold: true,
+  fontSize: size + 1.5,
+  margin: [0, 0, 0, 2],
+});
+const list = (lines: readonly string[], empty: string): Content =>
+  lines.length > 0 ? { ul: [...lines] } : { text: empty, color: soft };
+const space = { text: '', margin: [0, 3, 0, 0] } as Content;
+
 function below(sheet: LeaveBehindSheet, size: number): Content {
-  const heading = (text: string): Content => ({
-    text,
-    font: 'Condensed',
-    bold: true,
-    fontSize: size + 1.5,
-    margin: [0, 0, 0, 2],
-  });
-  const list = (lines: readonly string[], empty: string): Content =>
-    lines.length > 0 ? { ul: [...lines] } : { text: empty, color: soft };
   return {
     columns: [
       {
         width: '*',
         stack: [
-          heading('What to watch'),
+          heading('What to watch', size),
           list(sheet.watch, 'Nothing beyond the usual: look at the frost after three days.'),
-          ...(sheet.lost.length > 0
+          ...(sheet.keypadLocked === null
+            ? []
+            : [
+                {
+                  text: sheet.keypadLocked ? 'The keypad is locked.' : 'The keypad is not locked.',
+                  margin: [0, 2, 0, 0],
+                } as Content,
+              ]),
+          ...(sheet.next.length > 0
             ? [
-                { text: '', margin: [0, 3, 0, 0] } as Content,
-                heading('This control cannot do'),
-                list(sheet.lost, ''),
+                space,
+                heading('Next dates', size),
+                list(
+                  sheet.next.map((n) => `${n.due}: ${n.what}`),
+                  '',
+                ),
               ]
+            : []),
+          ...(sheet.lost.length > 0
+            ? [space, heading('This control cannot do', size), list(sheet.lost, '')]
             : []),
         ],
       },
       {
         width: '*',
         stack: [
-          heading('If it shows'),
+          heading('If it shows', size),
           ...sheet.alarms.map((alarm): Content => ({
             text: [
               { text: alarm.code, font: 'Mono', bold: true },
@@ -200,4 +263,86 @@ function below(sheet: LeaveBehindSheet, size: number): Content {
     columnGap: 18,
     margin: [0, 8, 0, 0],
   };
+}
+
+/** What was wired, read and calibrated: the second page of small type; large type needs the room and flows on. */
+function workDone(sheet: LeaveBehindSheet, size: number, ownPage: boolean): readonly Content[] {
+  const parts: Content[] = [];
+  if (sheet.wires.length > 0) {
+    const cell = (text: string): TableCell => ({ text });
+    const wire = (w: SheetWire): TableCell[] => [
+      { text: w.label, font: 'Mono', bold: true },
+      cell(w.from),
+      cell(w.to),
+      cell(w.colour),
+    ];
+    const half = Math.ceil(sheet.wires.length / 2);
+    const column = (wires: readonly SheetWire[]): Content =>
+      wires.length === 0
+        ? { text: '' }
+        : { table: { widths: ['auto', '*', '*', 'auto'], body: wires.map(wire) }, layout: hairlines };
+    parts.push(
+      heading('Wires', size),
+      { columns: [column(sheet.wires.slice(0, half)), column(sheet.wires.slice(half))], columnGap: 18 },
+      space,
+    );
+  }
+  if (sheet.readings.length > 0) parts.push(heading('Readings', size), inTwo(sheet.readings), space);
+  if (sheet.calibrations.length > 0)
+    parts.push(heading('Calibrations', size), list(sheet.calibrations, ''), space);
+  if (parts.length === 0) return [];
+  return [ownPage ? { stack: parts, pageBreak: 'before' } : { stack: parts, margin: [0, 10, 0, 0] }];
+}
+
+const hairlines = {
+  hLineWidth: () => 0.4,
+  vLineWidth: () => 0,
+  hLineColor: () => hairline,
+  paddingTop: () => 1,
+  paddingBottom: () => 1,
+  paddingLeft: (i: number) => (i === 0 ? 0 : 6),
+  paddingRight: () => 0,
+};
+
+function inTwo(lines: readonly string[]): Content {
+  const half = Math.ceil(lines.length / 2);
+  return { columns: [{ ul: lines.slice(0, half) }, { ul: lines.slice(half) }], columnGap: 18 };
+}
+
+/** Name and drawn signature of who took it over. */
+function signOff({ signOff: signed }: LeaveBehindSheet, size: number): readonly Content[] {
+  if (!signed) return [];
+  const line = (stroke: readonly number[]) => {
+    const points = Array.from(
+      { length: stroke.length / 2 },
+      (_, i) => `${(stroke[2 * i]! * 300).toFixed(1)} ${(stroke[2 * i + 1]! * 90).toFixed(1)}`,
+    );
+    return points.length > 1
+      ? `<path d="M${points.join(' L')}" fill="none" stroke="${ink}" stroke-width="1.6"/>`
+      : '';
+  };
+  const drawn = signed.strokes.map(line).join('');
+  return [
+    {
+      unbreakable: true,
+      margin: [0, 8, 0, 0],
+      stack: [
+        {
+          text: [
+            { text: 'Taken over by ', color: soft },
+            { text: signed.name, bold: true },
+          ],
+          fontSize: size,
+        },
+        ...(drawn === ''
+          ? []
+          : [
+              {
+                svg: `<svg viewBox="0 0 300 90" width="300" height="90">${drawn}</svg>`,
+                width: 130,
+              } as Content,
+            ]),
+      ],
+    },
+  ];
 }

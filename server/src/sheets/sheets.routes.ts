@@ -1,5 +1,6 @@
 import { object, string } from 'yup';
 import { idParams } from '../http/fields.ts';
+import { publicAddress } from '../http/publicAddress.ts';
 import { personOf, route } from '../http/route.ts';
 import { renderSheet } from './pdf.ts';
 import { sheetOf } from './sheets.service.ts';
@@ -13,10 +14,17 @@ export const sheetRoutes = [
     params: idParams,
     query: object({
       paper: string<'A4' | 'LETTER'>().oneOf(['A4', 'LETTER'], 'paper: expected A4 or LETTER').default('A4'),
+      type: string<'small' | 'large'>()
+        .oneOf(['small', 'large'], 'type: expected small or large')
+        .default('small'),
+      unit: string<'degC' | 'degF'>().oneOf(['degC', 'degF'], 'unit: expected degC or degF').optional(),
     }),
     async handle(input) {
-      const sheet = await sheetOf(input.services, personOf(input), input.params.id);
-      const pdf = await renderSheet(sheet, input.query.paper);
+      const sheet = await sheetOf(input.services, personOf(input), input.params.id, {
+        ...(input.query.unit && { reader: input.query.unit }),
+        address: publicAddress(input.context, input.services.config),
+      });
+      const pdf = await renderSheet(sheet, input.query.paper, input.query.type);
       const name = `${sheet.unit} ${sheet.date}`.replace(/[^\w. -]+/g, '').trim();
       return new Response(new Uint8Array(pdf), {
         headers: {

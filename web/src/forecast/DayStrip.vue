@@ -10,7 +10,7 @@ import StripTools from './StripTools.vue';
 import { useStripZoom } from './useStripZoom.ts';
 
 /**
- * A day: hours across, temperatures on top, a lane for each output below. Others may lie under it. Wheel, pinch and the buttons zoom;
+ * A day, simulated or measured (what a logger has not is not drawn): hours across, temperatures on top, a lane for each output below. Others may lie under it. Wheel, pinch and the buttons zoom;
  * the cursor, by pointer or arrow keys, reads every lane.
  */
 const props = defineProps<{
@@ -45,7 +45,9 @@ const y = computed(() => {
     ...props.run.series.flatMap((s) => [s.air, s.coil]),
     ...props.others.flatMap((other) => other.result.series.map((s) => s.air)),
     ...props.limits.map((l) => l.celsius),
-  ].map(shown);
+  ]
+    .filter(Number.isFinite)
+    .map(shown);
   const [low, high] = values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 10];
   return scaleLinear()
     .domain([low, high])
@@ -54,6 +56,7 @@ const y = computed(() => {
 });
 const curve = (series: readonly Sample[], of: (s: Sample) => number) =>
   line<Sample>()
+    .defined((s) => Number.isFinite(of(s)))
     .x((s) => x.value(s.t))
     .y((s) => y.value(shown(of(s))))(series as Sample[]) ?? '';
 /** Told apart by their dash, not by colour alone. */

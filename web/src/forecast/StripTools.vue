@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { seriesCsv, type Simulated } from '@brine/core/simulation';
 import { saveFile } from '../shared/ui/saveFile.ts';
-import { pngOf, standaloneSvg } from './exportStrip.ts';
+import { pngOf, standaloneSvg } from '../shared/ui/exportDrawing.ts';
 
 /** Zoom by button, and the strip as a file. */
 const props = defineProps<{ run: Simulated; drawing: SVGSVGElement | null }>();

@@ -31,7 +31,16 @@ export function readingAt(series: readonly Sample[], at: number, unit: Temperatu
     s.alarm && 'alarm',
     s.door && 'door open',
   ].filter(Boolean);
-  return `${clock(s.t)}: air ${degrees(s.air)}, coil ${degrees(s.coil)}, product ${degrees(s.product)}, ice ${(s.frost * 1000).toFixed(0)} g; ${on.join(', ') || 'all off'}`;
+  const known = [
+    ['air', s.air],
+    ['coil', s.coil],
+    ['product', s.product],
+  ] as const;
+  const temperatures = known
+    .filter(([, t]) => Number.isFinite(t))
+    .map(([name, t]) => `${name} ${degrees(t)}`);
+  const ice = Number.isFinite(s.frost) ? [`ice ${(s.frost * 1000).toFixed(0)} g`] : [];
+  return `${clock(s.t)}: ${[...temperatures, ...ice].join(', ')}; ${on.join(', ') || 'all off'}`;
 }
 
 const NEAR = 300;

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { standing, type EntryBody } from '@brine/core/jobs';
+import { useDisplay } from '../shared/display/displayStore.ts';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useOutbox } from '../shared/outbox/outboxStore.ts';
@@ -10,11 +11,17 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import FollowUpList from './FollowUpList.vue';
+import LockReminder from './LockReminder.vue';
+import ShareLink from './ShareLink.vue';
+import SignOff from './SignOff.vue';
+import TakeAlong from './TakeAlong.vue';
 import SheetPreview from './SheetPreview.vue';
 import { frozenSheets } from './frozenSheets.ts';
 
 const job = useJob();
 const session = useSession();
+const display = useDisplay();
 const outbox = useOutbox();
 const handed = computed(() => standing(job.state.value, 'handedOver', 'handedOver'));
 const { text: to, settle: settleTo } = useDraft(() => handed.value?.to ?? '', `handover-to:${job.id}`);
@@ -29,8 +36,14 @@ const papers = [
   { id: 'A4' as const, name: 'A4' },
   { id: 'LETTER' as const, name: 'Letter' },
 ];
+const type = ref<'small' | 'large'>('small');
+const types = [
+  { id: 'small' as const, name: 'Small type' },
+  { id: 'large' as const, name: 'Large type' },
+];
 const address = computed(
-  () => `/api/jobs/${job.id}/sheet.pdf?paper=${paper.value}&after=${job.state.value.sequence}`,
+  () =>
+    `/api/jobs/${job.id}/sheet.pdf?paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
 );
 const versions = computed(() =>
   job.state.value.sheets.flatMap(({ entry }) =>
@@ -68,7 +81,7 @@ async function handOver() {
       <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Choose the new control in Survey</RouterLink>.
     </p>
   </div>
-  <div v-else class="grid flex-1 lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
+  <div v-else class="grid flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
     <section class="flex flex-col gap-4 px-4 py-5 sm:px-5" aria-label="Hand over">
       <h2>Hand over</h2>
       <p v-if="open > 0" class="border-l-4 border-amber bg-amber-wash px-3 py-2">
@@ -104,10 +117,15 @@ async function handOver() {
         }}</AppButton>
       </form>
       <p v-if="handed" data-test="handed">✓ Handed over{{ handed.to ? ` to ${handed.to}` : '' }}.</p>
+      <LockReminder />
+      <FollowUpList />
+      <SignOff />
+      <ShareLink />
       <div>
         <h3>The page left in the unit</h3>
         <div class="mt-2 flex flex-wrap items-center gap-3">
           <SegmentedControl v-model="paper" label="Paper" :options="papers" />
+          <SegmentedControl v-model="type" label="Type" :options="types" />
           <a
             v-if="waiting === 0"
             :href="address"
@@ -123,6 +141,7 @@ async function handOver() {
           >
         </div>
       </div>
+      <TakeAlong />
       <div v-if="versions.length > 0">
         <h3>Sheets kept with the job</h3>
         <ul class="mt-1">
@@ -132,7 +151,7 @@ async function handOver() {
           </li>
         </ul>
       </div>
-      <CautionNote>Lock the keypad if the site wants it. Say that the unit starts by itself.</CautionNote>
+      <CautionNote>Say on site that the unit starts by itself.</CautionNote>
     </section>
     <section
       class="border-t border-hairline bg-band px-4 py-5 sm:px-8 lg:border-t-0 lg:border-l"

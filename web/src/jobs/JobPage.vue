@@ -13,7 +13,10 @@ const job = openJob(props.id);
 provideJob(job);
 const route = useRoute();
 const router = useRouter();
-const here = computed(() => route.path.split('/')[3] as StationId);
+// The complaint finder is opened from Survey and belongs to it.
+const here = computed(
+  () => (route.path.split('/')[3] ?? 'survey').replace('complaint', 'survey') as StationId,
+);
 const unit = computed(() => job.job.value?.unit);
 const plate = computed(() => [unit.value?.siteName, unit.value?.plate].filter(Boolean).join(' · '));
 

@@ -10,6 +10,7 @@ import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
 import NewJobDialog from './NewJobDialog.vue';
+import TakeInJob from './TakeInJob.vue';
 import { useArchive } from '../shared/ui/useArchive.ts';
 
 const session = useSession();
@@ -39,6 +40,7 @@ useJumpTargets(() =>
       <h1>Jobs</h1>
       <SearchLine v-model:search="search" v-model:archived="archived" label="Search title, unit or site" />
       <span class="flex-1"></span>
+      <TakeInJob v-if="session.mayWrite" />
       <AppButton v-if="session.mayWrite" kind="primary" data-test="new-job" @click="opening = true"
         >Open a job</AppButton
       >

@@ -31,7 +31,7 @@ const steps = computed(() =>
 </script>
 
 <template>
-  <nav aria-label="Stations of this job" class="flex min-w-0 flex-1 overflow-x-auto">
+  <nav aria-label="Stations of this job" class="flex min-w-0 print:hidden flex-1 overflow-x-auto">
     <ol class="flex flex-1 items-stretch">
       <li
         v-for="step in steps"

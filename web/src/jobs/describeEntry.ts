@@ -1,7 +1,10 @@
-import { findQuestion, type EntryBody } from '@brine/core/jobs';
+import { findQuestion, type EntryBody, type MeasureId } from '@brine/core/jobs';
+import { doubtWords, meterUnitOf, nameOf } from '@brine/core/wiring';
 import { isQuantity, printQuantity } from '@brine/core/quantities';
 import { isSettingId, printValue, settingOf } from '@brine/core/settings';
 import { parameterOf } from '@brine/core/controllers';
+import { describeProving, provingSubject } from './describeProving.ts';
+import { describeTrade, tradeSubject } from './describeTrade.ts';
 import type { OpenJob } from '../shared/job/useJob.ts';
 
 /** What an entry says, in a few words. */
@@ -42,6 +45,53 @@ export function describeBody(body: EntryBody): string {
       return `sheet, ${body.sheet}`;
     case 'handedOver':
       return `handed to ${body.to || 'the site'}`;
+    case 'unitLoad':
+      return body.load
+        ? [body.load.role, body.load.watts && `${body.load.watts} W`, body.load.amps && `${body.load.amps} A`]
+            .filter(Boolean)
+            .join(', ')
+        : 'taken off';
+    case 'mechanical':
+      return [
+        body.cutIn && `cut-in ${printQuantity(body.cutIn)}`,
+        body.cutOut && `cut-out ${printQuantity(body.cutOut)}`,
+      ]
+        .filter(Boolean)
+        .join(', ');
+    case 'startedFrom':
+      return body.conversion ?? 'nothing';
+    case 'foundSupply':
+      return body.supply ? `${body.supply.volts} V` : 'taken off';
+    case 'foundPart':
+      return body.part ? nameOf(body.part) : 'taken off';
+    case 'foundWire':
+      return body.wire
+        ? [`${body.wire.from} to ${body.wire.to}`, body.wire.colour].filter(Boolean).join(', ')
+        : 'taken off';
+    case 'doubt':
+      return body.fact ? doubtWords(body.fact) : 'settled';
+    case 'measure':
+      return body.value === null ? 'not known' : String(body.value);
+    case 'power':
+      return body.state === 'lockedOut' ? 'locked out, proven dead' : 'energised again';
+    case 'reading':
+      return body.value === null ? 'taken off' : `${body.value} ${unitWords[meterUnitOf(body.place)]}`;
+    case 'wired':
+      return body.done ? 'done' : 'open';
+    case 'planWire':
+      return [body.colour, body.gauge].filter(Boolean).join(', ') || 'as planned';
+    case 'picture':
+      return body.gone ? 'taken off' : body.caption || 'no caption';
+    case 'fact':
+    case 'tripStep':
+    case 'tripReading':
+    case 'doorStop':
+    case 'hours':
+    case 'serviced':
+    case 'alarmSign':
+      return describeTrade(body);
+    default:
+      return describeProving(body);
   }
 }
 
@@ -71,8 +121,55 @@ function subject(body: EntryBody): string {
       return 'Kept';
     case 'handedOver':
       return 'Handed over';
+    case 'unitLoad':
+      return 'Load of the plate';
+    case 'mechanical':
+      return 'Mechanical control';
+    case 'startedFrom':
+      return 'Traced from';
+    case 'foundSupply':
+      return `Found, supply ${body.id}`;
+    case 'foundPart':
+      return `Found, part ${body.id}`;
+    case 'foundWire':
+      return 'Found, wire';
+    case 'doubt':
+      return 'Not sure';
+    case 'measure':
+      return `Measured, ${measureWords[body.measure]}`;
+    case 'power':
+      return 'The cabinet';
+    case 'reading':
+      return `Read in ${body.place.state}, ${'through' in body.place ? body.place.through : `${body.place.from} to ${body.place.to}`}`;
+    case 'wired':
+    case 'planWire':
+      return `Wire ${body.wire}`;
+    case 'picture':
+      return 'Picture';
+    case 'fact':
+    case 'tripStep':
+    case 'tripReading':
+    case 'doorStop':
+    case 'hours':
+    case 'serviced':
+    case 'alarmSign':
+      return tradeSubject(body);
+    default:
+      return provingSubject(body);
   }
 }
+
+const unitWords = { V: 'V', A: 'A', ohm: 'Ω' } as const;
+
+/** What is measured for the kit list, in words. */
+export const measureWords: Readonly<Record<MeasureId, string>> = {
+  probeMetres: 'way of the probe cable, m',
+  wireMetres: 'way of a wire in the cabinet, m',
+  pipeMm: 'pipe the probe is clamped to, mm',
+  holeWidthMm: 'hole that is there, width in mm',
+  holeHeightMm: 'hole that is there, height in mm',
+  inWater: 'probe in water',
+};
 
 /** What a register holds, in words: “Found: hY, Width below it”. */
 export function describeRegister(register: string, job: OpenJob): string {
@@ -93,7 +190,28 @@ export function describeRegister(register: string, job: OpenJob): string {
       return findQuestion(id)?.label ?? id;
     case 'control':
       return id === 'old' ? 'The old control' : 'The new control';
-    default:
+    case 'handedOver':
       return 'Handed over';
+    case 'reading':
+      return `Read: ${id.split(/[:|]/).slice(1).join(', ')}`;
+    case 'measure':
+      return `Measured: ${measureWords[id as MeasureId] ?? id}`;
+    default:
+      return [registerWords[kind] ?? kind, id].filter(Boolean).join(', ');
   }
 }
+
+/** Registers of the stations Fit and Wire, in words. */
+const registerWords: Readonly<Record<string, string>> = {
+  unitLoad: 'Load of the plate',
+  startedFrom: 'Traced from',
+  mechanical: 'Mechanical control',
+  foundSupply: 'Found, supply',
+  foundPart: 'Found, part',
+  foundWire: 'Found, wire',
+  doubt: 'Not sure',
+  picture: 'Picture',
+  power: 'The cabinet',
+  wired: 'Wire',
+  planWire: 'Wire',
+};

@@ -8,7 +8,7 @@ import CabinetTable from './CabinetTable.vue';
 import SayDialog from './SayDialog.vue';
 import { useCabinet } from './useCabinet.ts';
 import { useStrokes } from './useStrokes.ts';
-import { useNarrow } from './useNarrow.ts';
+import { useNarrow } from '../shared/ui/useNarrow.ts';
 
 // The dialog stands beside the list: what the station says of the layout belongs to the list.
 defineOptions({ inheritAttrs: false });

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { switchingBand, type Finding, type Remedy } from '@brine/core/advice';
+import { fansOf } from '@brine/core/control';
+import { isMachine } from '@brine/core/settings';
 import { panelOf } from '@brine/core/controllers';
 import { deedWords, panelWords } from '@brine/core/panel';
 import { printFor, quantity } from '@brine/core/quantities';
@@ -23,12 +25,16 @@ const deeds = computed(() => {
   return panel ? deedWords(panel) : [];
 });
 const band = computed(() => switchingBand(program.value.values));
+const machine = computed(() => program.value.unit !== null && isMachine(program.value.unit.application));
 const show = (celsius: number) => printFor(quantity(celsius, 'degC'), display.unit);
-const sentence = computed(() =>
-  band.value
+const sentence = computed(() => {
+  const fans = machine.value ? fansOf(program.value.values) : null;
+  if (fans)
+    return `Fans from nothing at ${show(fans.setpoint)} to full at ${show(fans.setpoint + fans.differential)}${fans.floatingDifference === null ? '' : ', floating with the outdoor air'}.`;
+  return band.value
     ? `Runs from ${show(band.value.cutIn)} down to ${show(band.value.cutOut)}.`
-    : 'Set point or differential is missing.',
-);
+    : 'Set point or differential is missing.';
+});
 /** Notes are worth a look, they are no collision. */
 const sound = computed(() => props.findings.every((f) => f.severity === 'note'));
 const lost = computed(() => program.value.lost.length);
@@ -45,8 +51,12 @@ const lost = computed(() => program.value.lost.length);
     </div>
     <p v-if="judging" class="hint" role="status">Simulating a day of this unit …</p>
     <p v-else-if="sound" class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="no-findings">
-      <strong class="font-semibold">✓ Nothing collides.</strong> Limits of the goods, alarms, defrost, fans
-      and the user's range fit together, and a simulated day of this unit says nothing against them.
+      <strong class="font-semibold">✓ Nothing collides.</strong>
+      {{
+        machine
+          ? 'Set points, band and alarms fit together. What the fans do with them is simulated under Fans.'
+          : 'Limits of the goods, alarms, defrost, fans and the user’s range fit together, and a simulated day of this unit says nothing against them.'
+      }}
     </p>
     <FindingList
       v-if="props.findings.length > 0"

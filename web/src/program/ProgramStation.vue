@@ -9,6 +9,7 @@ import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import TheRule from '../shared/rule/TheRule.vue';
 import { useSession } from '../shared/session/sessionStore.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import FansView from '../fans/FansView.vue';
 import ForecastView from '../forecast/ForecastView.vue';
 import CabinetView from './CabinetView.vue';
 import CompareView from './CompareView.vue';
@@ -17,26 +18,33 @@ import TuneView from '../tuning/TuneView.vue';
 import ProgramAside from './ProgramAside.vue';
 import { useJudgement } from './useJudgement.ts';
 
-type View = 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
+type View = 'fans' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
 const props = defineProps<{ view?: string }>();
 const job = useJob();
 const session = useSession();
 const router = useRouter();
 const program = computed(() => job.program.value);
-const views = [
+/** Condenser fans keep no box cold: their day and their tuning are one view. */
+const ofFans = computed(() => program.value.unit?.application === 'condenserFans');
+const views = computed(() => [
   { id: 'plan' as const, name: 'Plan' },
-  { id: 'forecast' as const, name: 'Forecast' },
-  { id: 'tune' as const, name: 'Tune' },
+  ...(ofFans.value
+    ? [{ id: 'fans' as const, name: 'Fans' }]
+    : [
+        { id: 'forecast' as const, name: 'Forecast' },
+        { id: 'tune' as const, name: 'Tune' },
+      ]),
   { id: 'cabinet' as const, name: 'At the cabinet' },
   { id: 'compare' as const, name: 'Compare' },
-];
+]);
 const view = computed<View>(() =>
-  views.some(({ id }) => id === props.view) ? (props.view as View) : 'plan',
+  views.value.some(({ id }) => id === props.view) ? (props.view as View) : 'plan',
 );
 const family = computed(() => job.replacement.value?.family);
 const heading = computed(
   () =>
     ({
+      fans: 'What the fans will do',
       plan: `Planned for the ${job.job.value?.unit.name ?? 'unit'}`,
       forecast: 'What these will do',
       tune: 'What would do better',
@@ -101,6 +109,14 @@ useJumpTargets(() =>
           role="region"
           aria-label="Planned values"
           class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+        />
+        <FansView
+          v-else-if="view === 'fans'"
+          tabindex="0"
+          role="region"
+          aria-label="Fans"
+          class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+          @take="change"
         />
         <ForecastView
           v-else-if="view === 'forecast'"

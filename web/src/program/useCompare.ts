@@ -85,7 +85,10 @@ export function useCompare() {
   function oldValue(row: ProgramRow): string {
     const old = job.old.value;
     const display = program.value.found?.display;
-    if (!old || !display || row.settings.length === 0) return '';
+    if (!display || row.settings.length === 0) return '';
+    // A mechanical control has no codes: its band was measured.
+    if (!old)
+      return row.settings.some((id) => program.value.found?.values[id] !== undefined) ? 'as measured' : '';
     return old.parameters
       .filter((p) => oldSheet.value.has(p.code) && settingsOf(p).some((id) => row.settings.includes(id)))
       .map((p) => {

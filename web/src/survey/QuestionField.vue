@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { isQuantity, parseNumber, parseQuantity, printNumber, valueIn } from '@brine/core/quantities';
+import { isQuantity, printNumber, valueIn } from '@brine/core/quantities';
 import { answersOf, type AnswerValue, type Question } from '@brine/core/jobs';
 import { useDisplay } from '../shared/display/displayStore.ts';
+import { readTemperature } from '../shared/display/readTemperature.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -49,11 +50,7 @@ function takeText() {
   if (typed === '') {
     return void (settle() && answer.value !== undefined && say(null));
   }
-  const bare = parseNumber(typed);
-  const read =
-    bare === null
-      ? parseQuantity(typed, 'temperature')
-      : ({ ok: true, value: { value: bare, unit: display.unit } } as const);
+  const read = readTemperature(typed, display.unit);
   if (!read.ok) problem.value = read.problem;
   if (
     read.ok &&

@@ -5,8 +5,10 @@ import { openQuestions, unitQuestions } from '@brine/core/jobs';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
+import AlarmNotes from './AlarmNotes.vue';
 import AsFoundSheet from './AsFoundSheet.vue';
 import ControlChoice from './ControlChoice.vue';
+import MechanicalBand from './MechanicalBand.vue';
 import NoteList from './NoteList.vue';
 import QuestionField from './QuestionField.vue';
 import SchoolChoice from './SchoolChoice.vue';
@@ -33,7 +35,13 @@ useJumpTargets(() =>
       <div class="mt-3 border-t border-ink">
         <QuestionField v-for="question in unitQuestions" :key="question.id" :question="question" />
       </div>
+      <p class="mt-4">
+        <RouterLink class="link font-medium" :to="`/jobs/${job.id}/complaint`" data-test="to-complaint"
+          >Find what is behind the complaint</RouterLink
+        >
+      </p>
       <SchoolChoice class="mt-6" />
+      <AlarmNotes class="mt-6" />
       <NoteList class="mt-6" />
     </section>
     <section
@@ -46,6 +54,7 @@ useJumpTargets(() =>
         touching terminals; live readings are for qualified persons.</CautionNote
       >
       <ControlChoice class="mt-3" role="old" />
+      <MechanicalBand v-if="!job.oldPin.value" class="mt-4" />
       <AsFoundSheet class="mt-4" />
       <h2 class="mt-8">The new control</h2>
       <ControlChoice class="mt-3" role="new" />

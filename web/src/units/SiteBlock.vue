@@ -31,16 +31,19 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
         <span
           ><RouterLink
             class="text-brine hover:underline"
-            :to="{ path: '/jobs', query: { search: unit.name } }"
-            title="Jobs on this unit"
+            :to="`/units/${unit.id}`"
+            title="Everything done on this unit"
             >{{ unit.name }}</RouterLink
           ><span class="hint block">{{ unit.plate }}</span></span
         >
-        <span v-if="session.mayWrite" class="flex gap-3 text-[14px]"
-          ><button type="button" class="link" @click="$emit('editUnit', unit)">Edit</button
-          ><button type="button" class="link" @click="$emit('archiveUnit', unit)">
-            {{ unit.archived ? 'Take back' : 'Archive' }}
-          </button></span
+        <span class="flex gap-3 text-[14px]"
+          ><RouterLink class="link" :to="{ path: '/jobs', query: { search: unit.name } }">Jobs</RouterLink
+          ><template v-if="session.mayWrite"
+            ><button type="button" class="link" @click="$emit('editUnit', unit)">Edit</button
+            ><button type="button" class="link" @click="$emit('archiveUnit', unit)">
+              {{ unit.archived ? 'Take back' : 'Archive' }}
+            </button></template
+          ></span
         >
       </li>
     </ul>

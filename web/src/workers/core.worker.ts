@@ -1,10 +1,18 @@
 import { isFileProblem } from '@brine/core/files';
 import { gapSentence, logGaps, readLog, replay, simulate } from '@brine/core/simulation';
+import { causeDays } from '@brine/core/complaints';
+import { faultSpeed, runCondenser, tryFloat, tryLoop } from '@brine/core/condensing';
+import { predict } from '@brine/core/commissioning';
+import { judgeLog } from '@brine/core/logs';
 import { advise, judge, tryVariant } from '@brine/core/tuning';
+import { diagnose, fit, narrow, proofOf } from '@brine/core/wiring';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
+import { readLogFile } from './readLogFile.ts';
 
 const scope = self as unknown as {
-  onmessage: ((event: MessageEvent<{ readonly id: number; readonly request: CoreRequest }>) => void) | null;
+  onmessage:
+    | ((event: MessageEvent<{ readonly id: number; readonly request: CoreRequest }>) => void | Promise<void>)
+    | null;
   postMessage(answer: CoreAnswer): void;
 };
 
@@ -35,12 +43,45 @@ function work(id: number, request: CoreRequest): unknown {
         ? rows
         : { ...replay(request.config, rows), gaps: gapSentence(logGaps(rows)) };
     }
+    case 'prove':
+      return proofOf(request.circuit);
+    case 'diagnose':
+      return diagnose(request.circuit, request.readings, {
+        kinds: request.kinds,
+        progress: (share) => {
+          scope.postMessage({ id, share });
+          return false;
+        },
+      });
+    case 'narrow':
+      return narrow(request.circuit, request.doubts, request.readings);
+    case 'fit':
+      return fit(request.needs, request.library);
+    case 'readLog':
+      return readLogFile(request.file, request.layout, (share) => scope.postMessage({ id, share }));
+    case 'judgeLog':
+      return judgeLog(request.log, request.settings, request.display);
+    case 'condenserDay':
+      return runCondenser(request.run, request.sampleEvery);
+    case 'condenserLoop':
+      return tryLoop(request.run, request.config);
+    case 'condenserFloat':
+      return tryFloat(request.run, request.difference, request.config);
+    case 'faultSpeed':
+      return faultSpeed(request.log);
+    case 'predict':
+      return predict(request.unit, request.values, request.startsAt);
+    case 'causes':
+      return causeDays(request.unit, request.values, (share) => {
+        scope.postMessage({ id, share });
+        return true;
+      });
   }
 }
 
-scope.onmessage = ({ data: { id, request } }) => {
+scope.onmessage = async ({ data: { id, request } }) => {
   try {
-    scope.postMessage({ id, result: work(id, request) });
+    scope.postMessage({ id, result: await work(id, request) });
   } catch (error) {
     scope.postMessage({ id, problem: error instanceof Error ? error.message : String(error) });
   }

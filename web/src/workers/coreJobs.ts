@@ -1,9 +1,30 @@
 import type { UnitDescription } from '@brine/core/advice';
-import type { ControlConfig } from '@brine/core/control';
+import type { ControllerDefinition } from '@brine/core/controllers';
+import type { CondenserConfig, ControlConfig } from '@brine/core/control';
+import type {
+  CondenserRun,
+  CondenserRunResult,
+  FaultSpeed,
+  FloatTrial,
+  LoopTrial,
+} from '@brine/core/condensing';
+import type { CauseDay } from '@brine/core/complaints';
+import type { Predicted } from '@brine/core/commissioning';
+import type { Judged, Log, LogLayout, Tidied } from '@brine/core/logs';
 import type { FileProblem } from '@brine/core/files';
 import type { TemperatureUnit } from '@brine/core/quantities';
 import type { SettingValues } from '@brine/core/settings';
 import type { Replayed, Scenario, Simulated } from '@brine/core/simulation';
+import type {
+  Circuit,
+  Diagnosis,
+  DoubtFact,
+  Fit,
+  Narrowed,
+  Proof,
+  Reading,
+  UnitNeeds,
+} from '@brine/core/wiring';
 import type { JudgedFinding, Tuned, TuningRow, TuningTask } from '@brine/core/tuning';
 
 /** Heavy calls of the core, and what comes back. */
@@ -29,6 +50,61 @@ export interface CoreJobs {
   replay: {
     asks: { readonly text: string; readonly config: ControlConfig };
     gives: (Replayed & { readonly gaps: string }) | FileProblem;
+  };
+  prove: { asks: { readonly circuit: Circuit }; gives: Proof };
+  diagnose: {
+    asks: {
+      readonly circuit: Circuit;
+      readonly readings: readonly Reading[];
+      readonly kinds: 'first' | 'all';
+    };
+    gives: Diagnosis | null;
+  };
+  narrow: {
+    asks: {
+      readonly circuit: Circuit;
+      readonly doubts: readonly DoubtFact[];
+      readonly readings: readonly Reading[];
+    };
+    gives: Narrowed;
+  };
+  fit: {
+    asks: { readonly needs: UnitNeeds; readonly library: readonly ControllerDefinition[] };
+    gives: readonly Fit[];
+  };
+  readLog: {
+    asks: { readonly file: Blob; readonly layout: LogLayout };
+    gives: { readonly log: Log; readonly tidied: Tidied } | FileProblem;
+  };
+  judgeLog: {
+    asks: { readonly log: Log; readonly settings: SettingValues | null; readonly display: TemperatureUnit };
+    gives: Judged;
+  };
+  condenserDay: {
+    asks: { readonly run: CondenserRun; readonly sampleEvery: number };
+    gives: CondenserRunResult | null;
+  };
+  condenserLoop: { asks: { readonly run: CondenserRun; readonly config: CondenserConfig }; gives: LoopTrial };
+  condenserFloat: {
+    asks: {
+      readonly run: CondenserRun;
+      readonly difference: number | null;
+      readonly config: CondenserConfig;
+    };
+    gives: FloatTrial;
+  };
+  faultSpeed: { asks: { readonly log: Log }; gives: FaultSpeed | string };
+  predict: {
+    asks: {
+      readonly unit: UnitDescription;
+      readonly values: SettingValues;
+      readonly startsAt: number | null;
+    };
+    gives: Predicted | string;
+  };
+  causes: {
+    asks: { readonly unit: UnitDescription; readonly values: SettingValues };
+    gives: readonly CauseDay[] | string | null;
   };
 }
 export type CoreJob = keyof CoreJobs;

@@ -108,6 +108,7 @@ export function corePool(size: number, make: () => PoolWorker) {
 /** The same without the page's reactive wrappers, which cannot be posted. */
 function plain<T>(value: T): T {
   if (Array.isArray(value)) return value.map(plain) as T;
+  if (ArrayBuffer.isView(value) || value instanceof Blob) return value;
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, plain(inner)])) as T;
 }

@@ -1,8 +1,27 @@
+import { isMachine } from '../../settings/index.ts';
 import type { Draft, PlanBasis } from './planned.ts';
 import { describeSide } from '../schools.ts';
 
 /** Probes, display and access. */
 export function planPanelAndProbes(basis: PlanBasis): readonly Draft[] {
+  const box = !isMachine(basis.application);
+  return [
+    ...(box ? coilProbes(basis) : []),
+    {
+      setting: 'display.unit',
+      value: basis.fahrenheit ? 'fahrenheit' : 'celsius',
+      reason: 'The unit the people on site read.',
+    },
+    {
+      setting: 'access.keypadLock',
+      value: basis.side('userRange') === 'narrow',
+      reason: `Users tamper with what they distrust; ${describeSide('userRange', basis.side('userRange'))}.`,
+      school: 'userRange',
+    },
+  ];
+}
+
+function coilProbes(basis: PlanBasis): readonly Draft[] {
   return [
     {
       setting: 'probes.coilPresent',
@@ -20,16 +39,5 @@ export function planPanelAndProbes(basis: PlanBasis): readonly Draft[] {
           },
         ]
       : []),
-    {
-      setting: 'display.unit',
-      value: basis.fahrenheit ? 'fahrenheit' : 'celsius',
-      reason: 'The unit the people on site read.',
-    },
-    {
-      setting: 'access.keypadLock',
-      value: basis.side('userRange') === 'narrow',
-      reason: `Users tamper with what they distrust; ${describeSide('userRange', basis.side('userRange'))}.`,
-      school: 'userRange',
-    },
   ];
 }

@@ -1,6 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { baseValue, isQuantity, quantity, valueIn } from '../../quantities/index.ts';
-import { applications, isFreezer, isHeated, validateSet, type Application } from '../../settings/index.ts';
+import {
+  applications,
+  isFreezer,
+  isHeated,
+  isMachine,
+  validateSet,
+  type Application,
+} from '../../settings/index.ts';
 import { alarmLimits, switchingBand } from '../checks/band.ts';
 import { check } from '../checks/check.ts';
 import { goods, type GoodsId } from '../goods.ts';
@@ -13,29 +20,34 @@ const freezer = plainUnit('walkInFreezer', { displayUnit: 'fahrenheit' });
 
 function fitting(application: Application): GoodsId[] {
   return (Object.keys(goods) as GoodsId[]).filter(
-    (id) => goods[id].frozen === isFreezer(application) && (id === 'hotFood') === isHeated(application),
+    (id) =>
+      id !== 'nothing' &&
+      goods[id].frozen === isFreezer(application) &&
+      (id === 'hotFood') === isHeated(application),
   );
 }
 
 /** Every application, its goods, both units, every door, every side of every school. */
-const everyUnit: UnitDescription[] = applications.flatMap((application) =>
-  fitting(application).flatMap((id) =>
-    (['fahrenheit', 'celsius'] as const).flatMap((displayUnit) =>
-      doorUses.flatMap((doorUse) =>
-        // Every side with a normal door; the other doors with the usual sides.
-        (doorUse === 'normal' ? sides() : [{}]).map((one): UnitDescription => ({
-          ...freezer,
-          application,
-          goods: id,
-          defrostMethod: isFreezer(application) ? 'electric' : isHeated(application) ? 'none' : 'offCycle',
-          displayUnit,
-          doorUse,
-          schools: one,
-        })),
+const everyUnit: UnitDescription[] = applications
+  .filter((one) => !isMachine(one))
+  .flatMap((application) =>
+    fitting(application).flatMap((id) =>
+      (['fahrenheit', 'celsius'] as const).flatMap((displayUnit) =>
+        doorUses.flatMap((doorUse) =>
+          // Every side with a normal door; the other doors with the usual sides.
+          (doorUse === 'normal' ? sides() : [{}]).map((one): UnitDescription => ({
+            ...freezer,
+            application,
+            goods: id,
+            defrostMethod: isFreezer(application) ? 'electric' : isHeated(application) ? 'none' : 'offCycle',
+            displayUnit,
+            doorUse,
+            schools: one,
+          })),
+        ),
       ),
     ),
-  ),
-);
+  );
 
 function sides(): Partial<Record<SchoolId, string>>[] {
   return (Object.keys(schools) as SchoolId[]).flatMap((id) =>

@@ -1,6 +1,7 @@
 import {
   isFreezer,
   isHeated,
+  isMachine,
   settingOf,
   soundRange,
   type SettingId,
@@ -11,9 +12,11 @@ import { sideOf } from '../schools.ts';
 import type { UnitDescription } from '../unit.ts';
 import { planAlarms } from './alarms.ts';
 import { planBand } from './band.ts';
+import { planCondenser } from './condenser.ts';
 import { planCompressor } from './compressor.ts';
 import { planDefrost } from './defrost.ts';
 import { planFans } from './fans.ts';
+import { planTransport } from './transport.ts';
 import { planPanelAndProbes } from './panelAndProbes.ts';
 import type { Draft, PlanBasis, PlannedValue } from './planned.ts';
 
@@ -29,14 +32,17 @@ export interface Plan {
  */
 export function plan(unit: UnitDescription): Plan {
   const basis = basisOf(unit);
-  const drafts = [
-    ...planBand(basis),
-    ...planCompressor(basis),
-    ...planDefrost(basis),
-    ...planFans(basis),
-    ...planAlarms(basis),
-    ...planPanelAndProbes(basis),
-  ];
+  const drafts = isMachine(unit.application)
+    ? [...planCondenser(basis), ...planPanelAndProbes(basis)]
+    : [
+        ...planBand(basis),
+        ...planCompressor(basis),
+        ...planDefrost(basis),
+        ...planFans(basis),
+        ...planAlarms(basis),
+        ...planTransport(basis),
+        ...planPanelAndProbes(basis),
+      ];
   return { settings: drafts.map((draft) => complete(draft, basis)) };
 }
 
@@ -51,7 +57,9 @@ export function basisOf(unit: UnitDescription): PlanBasis {
     unit,
     application: unit.application,
     goods: goodsOf(unit.goods),
-    freezer: isFreezer(unit.application),
+    // A transport unit carries what it is loaded with.
+    freezer:
+      isFreezer(unit.application) || (unit.application === 'transportUnit' && goodsOf(unit.goods).frozen),
     heated: isHeated(unit.application),
     coilProbe: unit.probes.includes('coil'),
     fahrenheit: (unit.displayUnit ?? 'celsius') === 'fahrenheit',

@@ -3,16 +3,21 @@ import {
   conflictsOf,
   fold,
   programOf,
+  provingOf,
   progressOf,
   standing,
+  wiringOf,
   type AcceptedEntry,
   type Conflict,
   type EntryBody,
   type JobState,
+  type JobWiring,
   type Program,
+  type Proving,
 } from '@brine/core/jobs';
 import { ApiError, call } from '../api/client.ts';
 import type { EntryPage, Job } from '../api/types.ts';
+import { useDisplay } from '../display/displayStore.ts';
 import { useOutbox } from '../outbox/outboxStore.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { definitionByHash } from './definitions.ts';
@@ -24,6 +29,7 @@ const POLL_MS = 3000;
 export function openJob(id: string) {
   const outbox = useOutbox();
   const session = useSession();
+  const display = useDisplay();
   const job = ref<Job | null>(null);
   const problem = ref<string | null>(null);
   const accepted = shallowRef<ReadonlyMap<string, AcceptedEntry>>(new Map());
@@ -47,7 +53,11 @@ export function openJob(id: string) {
       companyDefaults: session.company?.schools ?? {},
     }),
   );
-  const progress = computed(() => progressOf(state.value, program.value));
+  const wiring = computed<JobWiring>(() => wiringOf(state.value, program.value.unit, replacement.value));
+  const proving = computed<Proving>(() =>
+    provingOf(state.value, program.value, wiring.value, replacement.value, null, display.unit),
+  );
+  const progress = computed(() => progressOf(state.value, program.value, wiring.value, proving.value));
   const conflicts = computed<readonly Conflict[]>(() => conflictsOf(state.value));
 
   function keep(entries: readonly AcceptedEntry[]): void {
@@ -124,6 +134,8 @@ export function openJob(id: string) {
     old,
     replacement,
     program,
+    wiring,
+    proving,
     progress,
     conflicts,
     pending,

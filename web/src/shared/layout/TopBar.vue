@@ -19,6 +19,7 @@ const pages = computed(() => [
   { to: '/jobs', name: 'Jobs' },
   { to: '/units', name: 'Units' },
   { to: '/controls', name: 'Controls' },
+  { to: '/bench', name: 'Bench' },
   { to: '/practice', name: 'Practice' },
   ...(session.isLead ? [{ to: '/people', name: 'Company' }] : []),
 ]);
@@ -40,7 +41,7 @@ async function signOut() {
 </script>
 
 <template>
-  <header class="bg-bar text-on-bar">
+  <header class="bg-bar text-on-bar print:hidden">
     <div class="flex h-[52px] items-center gap-x-1 px-3 sm:gap-x-5 sm:px-5">
       <RouterLink to="/jobs" class="font-head text-[17px] font-semibold whitespace-nowrap"
         >Brine<span class="text-amber">·</span>Dial</RouterLink

@@ -122,6 +122,11 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
     ['fans.restartCoilTemperature', 'Fan runs below', 'soft', 'left'],
     ['fans.stopCoilTemperature', 'Fan stops above', 'soft', 'right'],
     ['defrost.endTemperature', 'Defrost ends', 'amber', 'right'],
+    ['condenser.setpoint', 'Fan set point', 'brine', 'left'],
+    ['condenser.setpointMin', 'Floats down to', 'cold', 'left'],
+    ['condenser.setpointMax', 'Floats up to', 'cold', 'right'],
+    ['condenser.highTemperature', 'High condensing', 'alarm', 'right'],
+    ['condenser.lowTemperature', 'Low condensing', 'alarm', 'left'],
   ];
   for (const [setting, label, tone, side] of plain) {
     const celsius = celsiusOf(values[setting]);

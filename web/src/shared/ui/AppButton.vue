@@ -26,7 +26,7 @@ const look = computed(() => ({
   <button
     :type="type"
     :disabled="disabled"
-    class="inline-flex min-h-9 items-center gap-2 rounded-md border px-4 text-[15px] font-medium"
+    class="inline-flex min-h-9 pointer-coarse:min-h-11 items-center gap-2 rounded-md border px-4 text-[15px] font-medium"
     :class="look"
   >
     <slot />

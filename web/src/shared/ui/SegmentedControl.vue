@@ -19,7 +19,7 @@ defineEmits<{ 'update:modelValue': [choice: Choice] }>();
       type="button"
       role="radio"
       :aria-checked="option.id === modelValue"
-      class="min-h-9 px-4 text-[15px] font-medium"
+      class="min-h-9 px-4 pointer-coarse:min-h-11 text-[15px] font-medium"
       :class="option.id === modelValue ? 'bg-brine text-on-brine' : 'text-ink hover:bg-band'"
       @click="$emit('update:modelValue', option.id)"
     >

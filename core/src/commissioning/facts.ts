@@ -1,0 +1,57 @@
+import { controlConfig, type ControlConfig } from '../control/index.ts';
+import type { ControllerDefinition } from '../controllers/index.ts';
+import { printFor, quantity, type TemperatureUnit } from '../quantities/index.ts';
+import type { SettingValues } from '../settings/index.ts';
+import type { UnitDescription } from '../advice/index.ts';
+import type { UnitLoad } from '../wiring/index.ts';
+import type { Predicted } from './predicted.ts';
+
+/** What a test list follows from. */
+export interface CommissioningInput {
+  readonly unit: UnitDescription;
+  readonly control: ControllerDefinition;
+  /** What the control will do: read back from its own codes. */
+  readonly values: SettingValues;
+  readonly loads: readonly UnitLoad[];
+  /** Simulated beforehand; null until it is there. */
+  readonly predicted: Predicted | null;
+  readonly display: TemperatureUnit;
+}
+
+/** The same with the settings as the control runs on them, and words for what it shows. */
+export interface Facts extends CommissioningInput {
+  readonly config: ControlConfig;
+  degrees(celsius: number): string;
+  difference(kelvin: number): string;
+  has(output: string): boolean;
+  code(words: RegExp): string;
+}
+
+/** Facts, or a sentence where the settings do not make a control. */
+export function factsOf(input: CommissioningInput): Facts | string {
+  const config = controlConfig(input.values);
+  if (typeof config === 'string') return config;
+  return {
+    ...input,
+    config,
+    degrees: (celsius) => printFor(quantity(celsius, 'degC'), input.display),
+    difference: (kelvin) => printFor(quantity(kelvin, 'K'), input.display),
+    has: (output) =>
+      (input.control.relays ?? []).some((relay) => relay.drives === output) ||
+      analogDrives(input.control).includes(output),
+    code: (words) => {
+      const found = input.control.alarmCodes?.find((alarm) => words.test(alarm.means));
+      return found ? `“${found.code}”` : '';
+    },
+  };
+}
+
+/** Outputs on 0–10 V; definitions carry them beside their relays. */
+const analogDrives = (control: ControllerDefinition): readonly unknown[] =>
+  (
+    (control as { readonly analogOutputs?: readonly { readonly drives?: unknown }[] }).analogOutputs ?? []
+  ).map((o) => o.drives);
+
+/** Seconds as a person says them: `4 min`, `90 s`. */
+export const spoken = (seconds: number) =>
+  seconds >= 120 || seconds % 60 === 0 ? `${+(seconds / 60).toFixed(1)} min` : `${Math.round(seconds)} s`;

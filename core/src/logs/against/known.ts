@@ -1,0 +1,37 @@
+import { bandOf, controlConfig, type ControlConfig } from '../../control/index.ts';
+import { baseValue, isQuantity } from '../../quantities/index.ts';
+import type { SettingId, SettingValues } from '../../settings/index.ts';
+import type { KnownSettings } from '../analysis/analysis.ts';
+
+/** Settings as a control runs on them, or null where they do not even name a set point and a differential. */
+export function configOf(values: SettingValues): ControlConfig | null {
+  const config = controlConfig(values);
+  return typeof config === 'string' ? null : config;
+}
+
+/** What of the settings an analysis uses, as far as they say it. Limits of a relative alarm are brought to degrees. */
+export function knownOf(values: SettingValues): KnownSettings {
+  const number = (id: SettingId): number | null => {
+    const value = values[id];
+    return isQuantity(value) ? baseValue(value) : null;
+  };
+  const relative = values['alarms.reference'] === 'relative';
+  const setpoint = number('regulation.setpoint');
+  const limit = (absolute: SettingId, offset: SettingId, sign: 1 | -1): number | null => {
+    if (values['alarms.reference'] === 'none') return null;
+    if (!relative) return number(absolute);
+    const by = number(offset);
+    return by === null || setpoint === null ? null : setpoint + sign * by;
+  };
+  const byTemperature = values['defrost.termination'] !== 'time';
+  return {
+    endTemperature: byTemperature ? number('defrost.endTemperature') : null,
+    maxDuration: number('defrost.maxDuration'),
+    drain: number('defrost.drainTime'),
+    highLimit: limit('alarms.highTemperature', 'alarms.highOffset', 1),
+    lowLimit: limit('alarms.lowTemperature', 'alarms.lowOffset', -1),
+  };
+}
+
+/** Where the settings say that it cuts in and out, °C. */
+export const plannedBand = (config: ControlConfig) => bandOf(config.stage, config.setpoint);

@@ -1,0 +1,66 @@
+/** Offsets of a zone by half hour: changes of clocks fall on whole or half hours of UTC. */
+const HALF_HOUR = 1800;
+
+/** Turns clock times of a zone into true time, row by row. */
+export interface ZoneClock {
+  /**
+   * True seconds since 1970 of a clock time, given the row before. A repeated hour goes by the file's order: the first of the two true times that
+   * does not lie before the last row. A time that the clocks skipped is read with the offset before the skip.
+   */
+  toTrue(local: number, before: number): number;
+  /** Seconds the clock is ahead of UTC at a true time. */
+  offsetAt(trueSeconds: number): number;
+}
+
+/** The clock of an IANA zone, or null where there is no such zone. */
+export function zoneClock(zone: string): ZoneClock | null {
+  let format: Intl.DateTimeFormat;
+  try {
+    format = new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+    });
+  } catch {
+    return null;
+  }
+  const known = new Map<number, number>();
+  const offsetAt = (trueSeconds: number): number => {
+    const key = Math.floor(trueSeconds / HALF_HOUR);
+    const cached = known.get(key);
+    if (cached !== undefined) return cached;
+    const offset = ask(format, key * HALF_HOUR);
+    known.set(key, offset);
+    return offset;
+  };
+  const toTrue = (local: number, before: number): number => {
+    // The clock's offsets a day before and after hold every candidate.
+    const [early, late] = [offsetAt(local - 86400), offsetAt(local + 86400)];
+    const candidates = [local - Math.max(early, late), local - Math.min(early, late)].filter(
+      (t) => offsetAt(t) === local - t,
+    );
+    if (candidates.length === 0) return local - early;
+    return candidates.find((t) => t >= before) ?? candidates.at(-1)!;
+  };
+  return { toTrue, offsetAt };
+}
+
+function ask(format: Intl.DateTimeFormat, trueSeconds: number): number {
+  const part = Object.fromEntries(
+    format.formatToParts(new Date(trueSeconds * 1000)).map((p) => [p.type, Number(p.value)]),
+  );
+  const clock = Date.UTC(
+    part['year']!,
+    part['month']! - 1,
+    part['day']!,
+    part['hour']!,
+    part['minute']!,
+    part['second']!,
+  );
+  return clock / 1000 - trueSeconds;
+}

@@ -1,0 +1,3 @@
+export * from './fluids.ts';
+export * from './saturation.ts';
+export { lowestCondensing, type LowestCondensing } from './lowestCondensing.ts';

@@ -1,0 +1,174 @@
+/** Where in a trip a step belongs, in the order of the work. */
+export const tripStages = ['preTrip', 'preCool', 'loading', 'onTheWay', 'delivery'] as const;
+export type TripStage = (typeof tripStages)[number];
+
+export const tripStageNames: Readonly<Record<TripStage, string>> = {
+  preTrip: 'Before the trip',
+  preCool: 'Set and pre-cool',
+  loading: 'Load',
+  onTheWay: 'On the way',
+  delivery: 'Hand over the load',
+};
+
+/** One thing to look at or do. `value`: a number is read, with its unit and what is right. */
+export interface TripStep {
+  readonly id: string;
+  readonly stage: TripStage;
+  readonly title: string;
+  readonly how: string;
+  readonly caution?: string;
+  readonly value?: {
+    readonly label: string;
+    readonly unit: string;
+    readonly from: number;
+    readonly to: number;
+    readonly off: string;
+  };
+}
+
+/** Said where hands go in: belts, fans, guards. */
+export const STARTS_BY_ITSELF =
+  'The unit starts by itself whenever it is switched on: switch it off and take the key before a guard or door of the unit is opened.';
+
+/** The steps of a trip; common practice. */
+export const tripSteps: readonly TripStep[] = [
+  {
+    id: 'fuel',
+    stage: 'preTrip',
+    title: 'Fuel',
+    how: 'Enough for the trip and a night more.',
+    value: { label: 'Tank', unit: '%', from: 40, to: 100, off: 'under 40 %: fill up before you leave' },
+  },
+  {
+    id: 'oil',
+    stage: 'preTrip',
+    title: 'Engine oil',
+    how: 'Between the marks, engine off and level.',
+    caution: STARTS_BY_ITSELF,
+  },
+  {
+    id: 'coolant',
+    stage: 'preTrip',
+    title: 'Coolant',
+    how: 'In the sight bottle, engine cold.',
+    caution: 'Never open a hot cooling system. ' + STARTS_BY_ITSELF,
+  },
+  {
+    id: 'belts',
+    stage: 'preTrip',
+    title: 'Belts',
+    how: 'No cracks, a thumb’s width of give.',
+    caution: STARTS_BY_ITSELF,
+  },
+  {
+    id: 'coils',
+    stage: 'preTrip',
+    title: 'Coils',
+    how: 'Condenser clean, evaporator free of ice and film.',
+    caution: STARTS_BY_ITSELF,
+  },
+  {
+    id: 'doors',
+    stage: 'preTrip',
+    title: 'Doors and seals',
+    how: 'Close tight all round; hinges and locks hold.',
+  },
+  { id: 'drains', stage: 'preTrip', title: 'Drains', how: 'Open, with their kinks or flaps.' },
+  {
+    id: 'batteryAmps',
+    stage: 'preTrip',
+    title: 'Battery amps',
+    how: 'With the engine running the sign must say charge (plus).',
+    value: {
+      label: 'Amps, minus is discharge',
+      unit: 'A',
+      from: 0,
+      to: 60,
+      off: 'it discharges while the engine runs: belt, alternator, cables',
+    },
+  },
+  {
+    id: 'preTripTest',
+    stage: 'preTrip',
+    title: 'The unit’s own test',
+    how: 'Run it empty with the doors shut; write down every code it shows.',
+  },
+  {
+    id: 'setPoint',
+    stage: 'preCool',
+    title: 'Set point',
+    how: 'Key it in, confirm, then read it back after the display has gone dark once: unconfirmed it reverts.',
+  },
+  {
+    id: 'runMode',
+    stage: 'preCool',
+    title: 'Running',
+    how: 'Continuous or start-stop as the goods need it.',
+  },
+  {
+    id: 'preCooled',
+    stage: 'preCool',
+    title: 'Pre-cooled',
+    how: 'Doors shut until the walls are cold, not only the air.',
+  },
+  {
+    id: 'defrost',
+    stage: 'loading',
+    title: 'Defrost',
+    how: 'Start one by hand when the body is cold: a dry coil for the load. It is refused while the coil is warm.',
+  },
+  {
+    id: 'unitOff',
+    stage: 'loading',
+    title: 'Unit off while the doors stand open',
+    how: 'Else it draws warm, wet air through the coil.',
+    caution: STARTS_BY_ITSELF,
+  },
+  {
+    id: 'productTemperature',
+    stage: 'loading',
+    title: 'Load is cold',
+    how: 'Probe between two packs, not the air: the unit holds, it does not chill.',
+  },
+  {
+    id: 'airWays',
+    stage: 'loading',
+    title: 'Air ways',
+    how: 'Floor grooves and chute free, nothing above the line, a hand’s breadth to the rear door.',
+  },
+  {
+    id: 'setPointAgain',
+    stage: 'loading',
+    title: 'Set point again',
+    how: 'Read it after loading; someone may have turned it.',
+  },
+  {
+    id: 'onAgain',
+    stage: 'loading',
+    title: 'Unit on, in range',
+    how: 'Within the band before you leave the ramp.',
+  },
+  {
+    id: 'papers',
+    stage: 'delivery',
+    title: 'Readings shown',
+    how: 'Hand the readings of the trip over with the load.',
+  },
+  {
+    id: 'body',
+    stage: 'delivery',
+    title: 'Body empty and clean',
+    how: 'Swept, drains open, doors ajar if it rests.',
+  },
+];
+
+export const tripStepIds: readonly string[] = tripSteps.map((step) => step.id);
+
+/** What a number read says: null where it is right, else a sentence. */
+export function valueOff(step: TripStep, value: number): string | null {
+  if (!step.value) return null;
+  const { from, to, off } = step.value;
+  return value >= from && value <= to
+    ? null
+    : `${value} ${step.value.unit}: ${value < from ? off : `more than ${to} ${step.value.unit} is not plausible here`}`;
+}

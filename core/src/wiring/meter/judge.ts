@@ -1,0 +1,13 @@
+import { isWholeWinding, type Ground } from '../readings/ground.ts';
+import type { MeterUnit } from '../readings/place.ts';
+import { misfitOf } from '../readings/tolerance.ts';
+
+/** How a reading is judged against its row; a winding only as whole or not. */
+export function judgeReading(
+  row: { readonly unit: MeterUnit; readonly expected: number; readonly ground?: Ground },
+  read: number,
+): 'right' | 'off' {
+  if (row.unit === 'ohm' && row.ground === 'winding')
+    return isWholeWinding(row.expected, read) ? 'right' : 'off';
+  return misfitOf(row.unit, row.expected, read) <= 1 ? 'right' : 'off';
+}

@@ -1,0 +1,158 @@
+import type { Circuit } from '../circuit/circuit.ts';
+
+/** Two-wire thermostat to an electronic control with its own supply: the circuit before. */
+export const twoWireThermostat: Circuit = {
+  format: 'brine-dial/circuit@1',
+  summary: 'Two-wire thermostat to an electronic control with its own supply',
+  supplies: [
+    {
+      id: 'L1',
+      volts: 120,
+      degrees: 0,
+    },
+    {
+      id: 'N',
+      volts: 0,
+    },
+    {
+      id: 'PE',
+      volts: 0,
+    },
+  ],
+  parts: [
+    {
+      id: 'F1',
+      kind: 'fuse',
+      name: 'Breaker 4',
+      terminals: ['a', 'b'],
+      amps: 15,
+    },
+    {
+      id: 'ST',
+      kind: 'contact',
+      name: 'Two-wire thermostat',
+      terminals: ['com', 'no'],
+      drivenBy: 'compressor',
+      old: true,
+      labels: {
+        com: '1',
+        no: '2',
+      },
+    },
+    {
+      id: 'OL',
+      kind: 'switch',
+      name: 'Motor overload',
+      terminals: ['a', 'b'],
+      closedIn: ['off', 'cooling'],
+      safety: true,
+    },
+    {
+      id: 'M1',
+      kind: 'load',
+      role: 'compressor',
+      name: 'Compressor',
+      terminals: ['1', '2'],
+      watts: 510,
+      ratedVolts: 120,
+      amps: 5.6,
+      lockedRotorAmps: 29,
+    },
+    {
+      id: 'M2',
+      kind: 'load',
+      role: 'evaporatorFan',
+      name: 'Evaporator fan',
+      terminals: ['1', '2'],
+      watts: 38,
+      ratedVolts: 120,
+      amps: 0.5,
+    },
+    {
+      id: 'DS',
+      kind: 'switch',
+      name: 'Door light switch',
+      terminals: ['a', 'b'],
+      closedIn: ['off'],
+      safety: false,
+    },
+    {
+      id: 'LT',
+      kind: 'load',
+      role: 'light',
+      name: 'Light',
+      terminals: ['1', '2'],
+      watts: 22,
+      ratedVolts: 120,
+    },
+  ],
+  wires: [
+    {
+      from: 'L1',
+      to: 'F1.a',
+      colour: 'black',
+      label: '1',
+    },
+    {
+      from: 'F1.b',
+      to: 'ST.com',
+      colour: 'black',
+      label: '2',
+      purpose: 'feed of the thermostat',
+    },
+    {
+      from: 'ST.no',
+      to: 'OL.a',
+      colour: 'red',
+      label: '3',
+      purpose: 'thermostat to compressor',
+    },
+    {
+      from: 'OL.b',
+      to: 'M1.1',
+      colour: 'red',
+      label: '4',
+    },
+    {
+      from: 'M1.2',
+      to: 'N',
+      colour: 'white',
+      label: '5',
+    },
+    {
+      from: 'F1.b',
+      to: 'M2.1',
+      colour: 'black',
+      label: '6',
+      purpose: 'fan, always on',
+    },
+    {
+      from: 'M2.2',
+      to: 'N',
+      colour: 'white',
+      label: '7',
+    },
+    {
+      from: 'F1.b',
+      to: 'DS.a',
+      colour: 'black',
+      label: '8',
+    },
+    {
+      from: 'DS.b',
+      to: 'LT.1',
+      colour: 'blue',
+      label: '9',
+    },
+    {
+      from: 'LT.2',
+      to: 'N',
+      colour: 'white',
+      label: '10',
+    },
+  ],
+  states: {
+    off: [],
+    cooling: ['compressor'],
+  },
+};

@@ -1,0 +1,93 @@
+import { Readable, Writable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { valueRoles, type Log, type ValueRole } from '@brine/core/logs';
+import { from as copyFrom, to as copyTo } from 'pg-copy-streams';
+import type { ClientBase } from 'pg';
+import { insert } from '../database/insert.ts';
+import { logEntity, type StoredLog } from './log.entity.ts';
+
+/** Rows sent to the database as one piece of text. */
+const ROWS_AT_ONCE = 4000;
+
+export function logRepository(em: EntityManager) {
+  return {
+    byId: (id: string) => em.findOne(logEntity, { id }) as Promise<StoredLog | null>,
+    ofJob: (jobId: string) =>
+      em.find(logEntity, { jobId }, { orderBy: { createdAt: 'asc' } }) as Promise<StoredLog[]>,
+    create: (log: StoredLog) => insert(em, logEntity, log as never),
+
+    /** Loads all readings of a log in bulk (COPY), after making the partitions of its months. */
+    async load(id: string, log: Log): Promise<void> {
+      for (const month of monthsOf(log.time)) await em.execute(partitionSql(month));
+      const roles = rolesOf(log);
+      const sql = `copy log_point (log_id, at, ${roles.map(quoted).join(', ')}) from stdin`;
+      const client = await connectionOf(em);
+      await pipeline(Readable.from(copyLines(id, log, roles)), client.query(copyFrom(sql)));
+    },
+
+    /** The readings of a log as lines of the open format, every so-manieth, read as a stream. */
+    async write(
+      log: StoredLog,
+      timeSql: string,
+      roles: readonly ValueRole[],
+      into: (text: string) => void,
+    ): Promise<void> {
+      const sql = `copy (select ${timeSql}, ${roles.map(quoted).join(', ')} from log_point where log_id = '${log.id}' order by at) to stdout (format csv)`;
+      const client = await connectionOf(em);
+      const sink = new Writable({
+        write(chunk: Buffer, _, done) {
+          into(chunk.toString('utf8'));
+          done();
+        },
+      });
+      await pipeline(client.query(copyTo(sql)), sink);
+    },
+  };
+}
+
+const quoted = (role: ValueRole) => `"${role}"`;
+const rolesOf = (log: Log) => valueRoles.filter((role) => log.values[role] !== undefined);
+
+/** The connection of the transaction under way: COPY speaks to the driver, not through the ORM. */
+async function connectionOf(em: EntityManager): Promise<ClientBase> {
+  const transaction = em.getTransactionContext<{
+    readonly client: { acquireConnection(): Promise<ClientBase> };
+  }>();
+  if (!transaction) throw new Error('a log is loaded inside a transaction');
+  return transaction.client.acquireConnection();
+}
+
+/** First days of the months that a log touches, `2026-04-01`. */
+function monthsOf(time: Float64Array): readonly string[] {
+  const months = new Set<string>();
+  const last = time.at(-1)!;
+  let at = new Date(time[0]! * 1000);
+  at = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth(), 1));
+  for (; at.getTime() / 1000 <= last; at = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth() + 1, 1)))
+    months.add(at.toISOString().slice(0, 10));
+  return [...months];
+}
+
+function partitionSql(month: string): string {
+  const next = new Date(`${month}T00:00:00Z`);
+  next.setUTCMonth(next.getUTCMonth() + 1);
+  const name = `log_point_${month.slice(0, 7).replace('-', '_')}`;
+  return `create table if not exists "${name}" partition of log_point for values from ('${month}Z') to ('${next.toISOString().slice(0, 10)}Z')`;
+}
+
+/** Lines of COPY's text format: tabs between cells, \\N for a missing reading. */
+function* copyLines(id: string, log: Log, roles: readonly ValueRole[]): Generator<string> {
+  const columns = roles.map((role) => log.values[role]!);
+  let text = '';
+  for (let i = 0; i < log.time.length; i += 1) {
+    text += `${id}\t${new Date(log.time[i]! * 1000).toISOString()}`;
+    for (const column of columns) text += column[i] === column[i] ? `\t${Math.fround(column[i]!)}` : '\t\\N';
+    text += '\n';
+    if ((i + 1) % ROWS_AT_ONCE === 0) {
+      yield text;
+      text = '';
+    }
+  }
+  if (text !== '') yield text;
+}

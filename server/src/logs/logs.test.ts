@@ -1,0 +1,109 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { randomUUID } from 'node:crypto';
+import { guessLayout, readWholeLog, type LogLayout } from '@brine/core/logs';
+import { aJob, startHarness, type Client, type Harness } from '../testing/harness.ts';
+
+let harness: Harness;
+let tess: Client;
+let jobId: string;
+
+beforeAll(async () => {
+  harness = await startHarness();
+  await harness.person('tess', 'technician');
+  await harness.person('vi', 'viewer');
+  tess = harness.client();
+  await tess.signIn('tess');
+  ({ jobId } = await aJob(tess));
+});
+afterAll(() => harness.stop());
+
+/** Five-minute rows over the turn of two months, with a failed probe. */
+const rows = Array.from({ length: 600 }, (_, i) => {
+  const at = new Date(Date.UTC(2026, 3, 29, 12) + i * 300_000).toISOString().slice(0, 19);
+  return `${at},${(2 + (i % 9) / 4).toFixed(2)},${i === 7 ? '' : (-5 + (i % 5)).toFixed(1)},${i % 9 > 4 ? 1 : 0}`;
+});
+const csv = `time,air_degC,coil_degC,compressor\n${rows.join('\n')}\n`;
+const send = (id: string, text = csv, layout: LogLayout | string = guessLayout(text).layout, client = tess) =>
+  client.call(
+    'POST',
+    `/api/jobs/${jobId}/logs/${id}?name=${encodeURIComponent('cold store.csv')}&layout=${encodeURIComponent(typeof layout === 'string' ? layout : JSON.stringify(layout))}`,
+    text,
+    { headers: { 'content-type': 'text/csv' } },
+  );
+
+describe('logs', () => {
+  test('a file is read, lands in monthly partitions, and comes back as the same log', async () => {
+    const id = randomUUID();
+    const answer = await send(id);
+    expect([answer.status, answer.json.log.samples, answer.json.log.columns]).toEqual([
+      201,
+      600,
+      ['air', 'coil', 'compressor'],
+    ]);
+    const counts = await harness.orm.em
+      .getConnection()
+      .execute<{ part: string; n: string }[]>(
+        `select tableoid::regclass::text as part, count(*) as n from log_point where log_id = '${id}' group by 1 order by 1`,
+      );
+    expect(counts.map((c) => c.part)).toEqual(['log_point_2026_04', 'log_point_2026_05']);
+    expect(counts.reduce((sum, c) => sum + Number(c.n), 0)).toBe(600);
+    const back = await tess.call('GET', `/api/jobs/${jobId}/logs/${id}`);
+    expect(back.headers.get('content-disposition')).toContain('attachment');
+    const [sent, got] = [csv, Buffer.from(back.bytes).toString('utf8')].map((text) => {
+      const read = readWholeLog(text);
+      if ('problem' in read) throw new Error(read.message);
+      return read.log;
+    });
+    expect([...got!.time]).toEqual([...sent!.time]);
+    // Stored as single precision: 2.25 and 2.5 exactly, tenths to seven figures.
+    got!.values.air!.forEach((t, i) => expect(t).toBeCloseTo(sent!.values.air![i]!, 5));
+    expect(Number.isNaN(got!.values.coil![7]!)).toBe(true);
+    expect((await tess.call('GET', `/api/jobs/${jobId}/logs`)).json.logs).toEqual([
+      expect.objectContaining({ id, samples: 600 }),
+    ]);
+  });
+
+  test('the same one sent twice is taken once; an id with another name is refused', async () => {
+    const id = randomUUID();
+    expect((await send(id)).status).toBe(201);
+    expect((await send(id)).status).toBe(201);
+    const other = await tess.call(
+      'POST',
+      `/api/jobs/${jobId}/logs/${id}?name=other&layout=${encodeURIComponent(JSON.stringify(guessLayout(csv).layout))}`,
+      csv,
+      { headers: { 'content-type': 'text/csv' } },
+    );
+    expect(other.status).toBe(409);
+  });
+
+  test('seconds since the start and times with offsets come back as such', async () => {
+    for (const text of [
+      'time,air_degC\n0,2\n60,3\n120,4\n',
+      'time,air_degC\n2026-04-14T12:00:00+02:00,2\n2026-04-14T12:05:00+02:00,3\n',
+    ]) {
+      const id = randomUUID();
+      expect((await send(id, text)).status).toBe(201);
+      const back = Buffer.from((await tess.call('GET', `/api/jobs/${jobId}/logs/${id}`)).bytes)
+        .toString('utf8')
+        .split('\n');
+      expect(back[1]).toBe(text.startsWith('time,air_degC\n0') ? '0,2' : '2026-04-14T10:00:00Z,2');
+    }
+  });
+
+  test.each([
+    ['{', csv, 400, 'JSON'],
+    ['{}', csv, 400, 'expected delimiter'],
+    [JSON.stringify({ ...guessLayout(csv).layout, columns: [] }), csv, 400, 'no column holds the time'],
+    [guessLayout(csv).layout, 'time,air_degC,coil_degC,compressor\nx,1,1,1\n', 400, 'line 2'],
+  ])('layout %j is refused with a sentence', async (layout, text, status, part) => {
+    const answer = await send(randomUUID(), text, layout as LogLayout);
+    expect([answer.status, answer.json.error.message]).toEqual([status, expect.stringContaining(part)]);
+  });
+
+  test('a viewer may look and not take in; another job’s log is not here', async () => {
+    const vi = harness.client();
+    await vi.signIn('vi');
+    expect((await send(randomUUID(), csv, guessLayout(csv).layout, vi)).status).toBe(403);
+    expect((await vi.call('GET', `/api/jobs/${jobId}/logs/${randomUUID()}`)).status).toBe(404);
+  });
+});

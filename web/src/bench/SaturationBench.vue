@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { fluids, withoutEquation } from '@brine/core/refrigerants';
+import { useDisplay } from '../shared/display/displayStore.ts';
+import CautionNote from '../shared/ui/CautionNote.vue';
+import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import { useSaturation } from './useSaturation.ts';
+
+const display = useDisplay();
+const { id, fluid, gaugeUnit, from, typed, elevation, line, sides, departures, chart, glides } =
+  useSaturation();
+const ways = [
+  { id: 'temperature' as const, name: 'From temperature' },
+  { id: 'gauge' as const, name: 'From the gauge' },
+];
+const units = [
+  { id: 'psi' as const, name: 'psi' },
+  { id: 'bar' as const, name: 'bar' },
+];
+</script>
+
+<template>
+  <section aria-label="Saturation" data-test="saturation">
+    <h2>Saturation</h2>
+    <div class="mt-2 flex flex-wrap items-end gap-3">
+      <label class="flex flex-col gap-1"
+        ><span class="field-label">Refrigerant</span>
+        <select v-model="id" data-test="refrigerant">
+          <option v-for="f in fluids" :key="f.id" :value="f.id">{{ f.id }} ({{ f.safety }})</option>
+        </select>
+      </label>
+      <SegmentedControl v-model="from" label="From" :options="ways" />
+      <SegmentedControl v-model="gaugeUnit" label="Gauge in" :options="units" />
+    </div>
+    <div class="mt-3 flex flex-wrap items-end gap-3">
+      <label class="flex flex-col gap-1"
+        ><span class="field-label">{{
+          from === 'temperature' ? `Temperature, ${display.symbol}` : `Gauge, ${gaugeUnit}`
+        }}</span>
+        <input v-model="typed" class="w-32 font-mono" inputmode="decimal" data-test="saturation-at"
+      /></label>
+      <label v-if="from === 'gauge'" class="flex flex-col gap-1"
+        ><span class="field-label">Line beside it, {{ display.symbol }}</span>
+        <input v-model="line" class="w-32 font-mono" inputmode="decimal" data-test="line-temperature"
+      /></label>
+      <label class="flex flex-col gap-1"
+        ><span class="field-label">Elevation, {{ display.unit === 'degF' ? 'ft' : 'm' }}</span>
+        <input v-model="elevation" class="w-28 font-mono" inputmode="decimal" placeholder="0"
+      /></label>
+    </div>
+    <table v-if="sides.length > 0" class="table-plain mt-3" data-test="saturation-result">
+      <thead>
+        <tr>
+          <th></th>
+          <th class="!text-right">Temperature</th>
+          <th class="!text-right">Gauge</th>
+          <th class="!text-right">Absolute</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="s in sides" :key="s.side">
+          <td>{{ s.side === 'bubble' ? 'Bubble (liquid begins to boil)' : 'Dew (last liquid gone)' }}</td>
+          <td v-if="s.problem" colspan="3" class="problem">{{ s.problem }}</td>
+          <template v-else>
+            <td class="text-right font-mono">{{ s.temperature }}</td>
+            <td class="text-right font-mono">{{ s.gauge }}</td>
+            <td class="!pr-0 text-right font-mono">{{ s.absolute }}</td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="departures" class="mt-2" data-test="departures">
+      On the suction line, superheat from dew:
+      <strong class="font-semibold">{{ departures.superheat }}</strong>. On the liquid line, subcooling from
+      bubble: <strong class="font-semibold">{{ departures.subcooling }}</strong>.
+    </p>
+    <p class="hint mt-2">
+      {{ fluid.source }}. Reckon with {{ fluid.errorPercent }} %: {{ fluid.checked }}.{{
+        glides ? '' : ' One substance: bubble and dew are the same.'
+      }}
+    </p>
+    <CautionNote class="mt-3"
+      >Refrigerant work only by certified persons.<template v-if="fluid.safety !== 'A1'">
+        {{ fluid.id }} burns ({{ fluid.safety }}): no sparking contact where gas can gather.</template
+      ></CautionNote
+    >
+    <details class="mt-3">
+      <summary class="link py-1">Chart of {{ fluid.id }}</summary>
+      <table class="table-plain mt-1 max-w-md">
+        <thead>
+          <tr>
+            <th class="!text-right">At</th>
+            <th class="!text-right">Bubble</th>
+            <th class="!text-right">Dew</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in chart" :key="row.t">
+            <td class="text-right font-mono">{{ row.t }}</td>
+            <td class="text-right font-mono">{{ row.bubble }}</td>
+            <td class="!pr-0 text-right font-mono">{{ row.dew }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
+    <p class="hint mt-3">
+      Not here, since no published equation could be checked: {{ [...withoutEquation.keys()].join(', ') }}.
+      Use a printed chart for them.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { call, messageOf } from '../shared/api/client.ts';
+import { useJob } from '../shared/job/useJob.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
+import AppButton from '../shared/ui/AppButton.vue';
+
+/** The read-only page of the unit behind the QR code of its sheet. */
+const job = useJob();
+const session = useSession();
+const token = ref<string | null>(null);
+const problem = ref('');
+const unitId = computed(() => job.job.value?.unit.id ?? null);
+const address = computed(() => (token.value ? `${location.origin}/u/${token.value}` : ''));
+async function ask(method: 'GET' | 'POST' | 'DELETE') {
+  if (!unitId.value) return;
+  problem.value = '';
+  try {
+    const answer = await call<{ share?: { token: string } | null }>(
+      method,
+      `/units/${unitId.value}/share`,
+      method === 'POST' ? { body: {} } : {},
+    );
+    token.value = answer.share?.token ?? null;
+  } catch (error) {
+    problem.value = messageOf(error);
+  }
+}
+watch(unitId, () => void ask('GET'), { immediate: true });
+</script>
+
+<template>
+  <section aria-label="Link of the unit" data-test="share">
+    <h3>QR code on the sheet</h3>
+    <p class="hint mt-1">
+      Leads to a page of this unit that anybody may read: settings, alarms, what to watch. No people, no
+      pictures, no access codes.
+    </p>
+    <template v-if="token">
+      <p class="mt-1 text-[14px] break-all">
+        <a class="link" :href="address" target="_blank" rel="noopener" data-test="share-link">{{
+          address
+        }}</a>
+      </p>
+      <AppButton v-if="session.mayWrite" kind="quiet" class="!px-0" data-test="revoke" @click="ask('DELETE')"
+        >Revoke it: the code leads nowhere then</AppButton
+      >
+    </template>
+    <AppButton v-else-if="session.mayWrite" class="mt-2" data-test="make-share" @click="ask('POST')"
+      >Put a code on the sheet</AppButton
+    >
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </section>
+</template>

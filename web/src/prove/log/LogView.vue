@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { LogLayout } from '@brine/core/logs';
+import { useDisplay } from '../../shared/display/displayStore.ts';
+import { useJob } from '../../shared/job/useJob.ts';
+import { useSession } from '../../shared/session/sessionStore.ts';
+import AppButton from '../../shared/ui/AppButton.vue';
+import FindingLine from '../../shared/ui/FindingLine.vue';
+import FormProblem from '../../shared/ui/FormProblem.vue';
+import FaultSpeedBox from './FaultSpeedBox.vue';
+import LayoutForm from './LayoutForm.vue';
+import LogStrip from './LogStrip.vue';
+import { figureLines } from './logWords.ts';
+import { useLog } from './useLog.ts';
+
+/** A logger's file: read, told, held against the settings, laid over the simulated day. */
+const job = useJob();
+const session = useSession();
+const display = useDisplay();
+const log = useLog(job);
+const { guessed, layout, read, share, running, problem, sending, sent } = log;
+const figures = computed(() => (read.value ? figureLines(read.value.judged.found, display.unit) : []));
+const tidied = computed(() => {
+  const t = read.value?.tidied;
+  const found = read.value?.judged.found;
+  if (!t || !found) return '';
+  const parts = [
+    `${found.samples.toLocaleString('en')} rows, ${+(found.step / 60).toFixed(2)} min apart`,
+    found.gaps.length > 0 ? `${found.gaps.length} ${found.gaps.length === 1 ? 'gap' : 'gaps'}` : '',
+    t.duplicates > 0 ? `${t.duplicates} rows twice` : '',
+    t.unsorted > 0 ? `${t.unsorted} out of order` : '',
+    t.repeatedHours > 0 ? 'a repeated hour put in order' : '',
+    t.unreadable > 0
+      ? `${t.unreadable} lines not read, the first ${t.problems[0]!.line}: ${t.problems[0]!.why}`
+      : '',
+  ];
+  return `${parts.filter(Boolean).join('; ')}.`;
+});
+function choose(event: Event) {
+  const input = event.target as HTMLInputElement;
+  if (input.files?.[0]) void log.choose(input.files[0]);
+  input.value = '';
+}
+const change = (next: LogLayout) => (layout.value = next);
+</script>
+
+<template>
+  <div class="flex flex-col gap-5">
+    <div class="flex flex-wrap items-center gap-4">
+      <label
+        class="inline-flex min-h-11 cursor-pointer items-center rounded-md border border-brine px-4 text-[15px] font-medium text-brine focus-within:outline-2"
+        >Choose a logger’s file<input
+          type="file"
+          accept=".csv,.txt,.tsv,text/*"
+          class="sr-only"
+          data-test="log-file"
+          @change="choose"
+      /></label>
+      <span class="hint">CSV of any layout: commas, semicolons or tabs, °F or °C, any order of dates.</span>
+    </div>
+    <ul
+      v-if="job.proving.value.logs.length > 0"
+      class="flex flex-wrap gap-x-6 gap-y-1 text-[14.5px]"
+      data-test="kept-logs"
+    >
+      <li v-for="kept in job.proving.value.logs" :key="kept.id">
+        <button type="button" class="link" @click="log.open(kept.id, kept.name)">{{ kept.name }}</button>
+        <span class="text-soft">, {{ kept.samples.toLocaleString('en') }} rows</span>
+      </li>
+    </ul>
+    <FormProblem :message="problem" />
+    <LayoutForm
+      v-if="guessed && layout && !read"
+      :guessed="guessed"
+      :layout="layout"
+      :busy="running"
+      @change="change"
+      @read="log.readFile"
+    />
+    <p v-if="share !== null" class="flex items-center gap-3" role="status">
+      <progress class="bar w-56" :value="share" max="1" aria-label="Reading"></progress>
+      {{ share < 1 ? `Reading, ${Math.round(share * 100)} %` : 'Working it out …' }}
+      <AppButton kind="quiet" @click="log.stop">Stop</AppButton>
+    </p>
+    <template v-if="read">
+      <div class="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+        <h3>{{ read.name }}</h3>
+        <span class="hint" data-test="tidied">{{ tidied }}</span>
+        <span class="flex-1"></span>
+        <AppButton
+          v-if="session.mayWrite && !sent"
+          :disabled="sending"
+          data-test="keep-log"
+          @click="log.keep"
+          >{{ sending ? 'Handing it over …' : 'Keep it with the job' }}</AppButton
+        >
+        <span v-else-if="sent" class="text-good" data-test="log-kept">✓ kept with the job</span>
+      </div>
+      <ul v-if="read.judged.findings.length > 0" class="flex flex-col gap-2" data-test="log-findings">
+        <FindingLine
+          v-for="f in read.judged.findings"
+          :key="f.code + f.message"
+          :severity="f.severity"
+          past
+          :code="f.code"
+          :message="f.message"
+          ><span class="block text-soft">{{ f.why }}</span></FindingLine
+        >
+      </ul>
+      <p v-else class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="log-agrees">
+        ✓ Nothing in this log speaks against the settings.
+      </p>
+      <FaultSpeedBox v-if="read.log.values.fanPercent" :log="read.log" />
+      <LogStrip v-if="read.log.values.air" :log="read.log" />
+      <table class="table-plain max-w-4xl" data-test="log-figures">
+        <thead>
+          <tr>
+            <th>Figure</th>
+            <th>From the log</th>
+            <th class="hidden sm:table-cell">How sure</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in figures" :key="line.name">
+            <td>
+              {{ line.name }}<span class="hint block sm:hidden">{{ line.sure }}</span>
+            </td>
+            <td class="font-mono sm:whitespace-nowrap" :class="{ 'text-soft': line.value === 'not told' }">
+              {{ line.value }}
+            </td>
+            <td class="hidden !pr-0 text-[14px] text-soft sm:table-cell">{{ line.sure }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </div>
+</template>

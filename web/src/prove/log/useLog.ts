@@ -1,0 +1,162 @@
+import { ref, shallowRef } from 'vue';
+import {
+  clockIso,
+  guessLayout,
+  type GuessedLayout,
+  type Judged,
+  type Log,
+  type LogLayout,
+  type Tidied,
+} from '@brine/core/logs';
+import { useDisplay } from '../../shared/display/displayStore.ts';
+import type { OpenJob } from '../../shared/job/useJob.ts';
+import { newId } from '../../shared/outbox/identity.ts';
+import { core } from '../../workers/corePool.ts';
+import { latestRun } from '../../workers/latestRun.ts';
+
+/** Enough of a file to see how it is laid out. */
+const BEGINNING = 96 * 1024;
+
+/** A log that was read and judged. */
+export interface ReadLog {
+  readonly name: string;
+  readonly log: Log;
+  readonly tidied: Tidied;
+  readonly judged: Judged;
+}
+
+/** A logger's file on its way: chosen, its layout guessed and mended, read in a worker, judged against the settings, kept with the job. */
+export function useLog(job: OpenJob) {
+  const display = useDisplay();
+  const file = shallowRef<File | null>(null);
+  const guessed = shallowRef<GuessedLayout | null>(null);
+  // Shallow: what is written to the device must be plain.
+  const layout = shallowRef<LogLayout | null>(null);
+  const read = shallowRef<ReadLog | null>(null);
+  const share = ref<number | null>(null);
+  const sending = ref(false);
+  const sent = ref<string | null>(null);
+  const { running, problem, start, stop } = latestRun();
+
+  async function choose(chosen: File): Promise<void> {
+    stop();
+    read.value = null;
+    sent.value = null;
+    problem.value = null;
+    file.value = chosen;
+    const text = await chosen.slice(0, BEGINNING).text();
+    if (text.trim() === '' || text.includes('\u0000')) {
+      guessed.value = null;
+      layout.value = null;
+      problem.value =
+        text.trim() === ''
+          ? `${chosen.name} is empty; expected a log with a time and readings.`
+          : `${chosen.name} is no text file; expected CSV. Export it as CSV from the logger’s program.`;
+      return;
+    }
+    // A line that is cut at the end would look odd.
+    guessed.value = guessLayout(text.length < BEGINNING ? text : text.slice(0, text.lastIndexOf('\n') + 1));
+    layout.value = guessed.value.layout;
+  }
+
+  const readIn = (source: Blob, name: string, by: LogLayout) =>
+    start(async ({ signal, isCurrent }) => {
+      share.value = 0;
+      const result = await core.run(
+        'readLog',
+        { file: source, layout: by },
+        { signal, share: (done) => (share.value = done) },
+      );
+      if (!isCurrent()) return;
+      if ('problem' in result) throw new Error(`${name}, ${result.field}: ${result.message}`);
+      const settings = Object.keys(job.program.value.inForce).length > 0 ? job.program.value.inForce : null;
+      const judged = await core.run(
+        'judgeLog',
+        { log: result.log, settings, display: display.unit },
+        { signal },
+      );
+      if (isCurrent()) read.value = { name, ...result, judged };
+    }).finally(() => (share.value = null));
+
+  async function readFile(): Promise<void> {
+    if (file.value && layout.value) await readIn(file.value, file.value.name, layout.value);
+  }
+
+  /** Hands the file to the server as it is and, once it is there, keeps it with the job. */
+  async function keep(): Promise<void> {
+    const [source, by, result] = [file.value, layout.value, read.value];
+    if (!source || !by || !result) return;
+    sending.value = true;
+    problem.value = null;
+    try {
+      const id = newId();
+      const address = `/api/jobs/${job.id}/logs/${id}?name=${encodeURIComponent(source.name.slice(0, 200))}&layout=${encodeURIComponent(JSON.stringify(by))}`;
+      const answer = await fetch(address, {
+        method: 'POST',
+        body: source,
+        headers: { 'content-type': 'text/csv' },
+        credentials: 'same-origin',
+      }).catch(() => null);
+      if (!answer)
+        throw new Error('The server does not answer: the file stays with you, try again when it is there.');
+      if (!answer.ok)
+        throw new Error(
+          ((await answer.json().catch(() => null)) as { error?: { message: string } } | null)?.error
+            ?.message ?? 'The server could not take the file',
+        );
+      const { time, clock } = result.log;
+      await job.write({
+        kind: 'log',
+        id,
+        name: source.name.slice(0, 200),
+        layout: by,
+        samples: time.length,
+        from: clockIso(clock, time[0]!),
+        to: clockIso(clock, time.at(-1)!),
+        findings: [...new Set(result.judged.findings.map((f) => f.code))],
+      });
+      sent.value = id;
+    } catch (error) {
+      problem.value = (error as Error).message;
+    }
+    sending.value = false;
+  }
+
+  /** Opens a log that is kept with the job, from the server. */
+  async function open(id: string, name: string): Promise<void> {
+    file.value = null;
+    guessed.value = null;
+    layout.value = null;
+    read.value = null;
+    problem.value = null;
+    const answer = await fetch(`/api/jobs/${job.id}/logs/${id}`, { credentials: 'same-origin' }).catch(
+      () => null,
+    );
+    if (!answer?.ok) {
+      problem.value =
+        answer?.status === 404 ? `${name} is not on this server.` : 'The server does not answer; try again.';
+      return;
+    }
+    const blob = await answer.blob();
+    const head = await blob.slice(0, BEGINNING).text();
+    await readIn(blob, name, guessLayout(head).layout);
+    sent.value = id;
+  }
+
+  return {
+    file,
+    guessed,
+    layout,
+    read,
+    share,
+    running,
+    problem,
+    sending,
+    sent,
+    choose,
+    readFile,
+    keep,
+    open,
+    stop,
+  };
+}

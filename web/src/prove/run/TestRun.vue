@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { groupNames } from '@brine/core/commissioning';
+import { byGroup, provingOf } from '@brine/core/jobs';
+import { useDisplay } from '../../shared/display/displayStore.ts';
+import { useJob } from '../../shared/job/useJob.ts';
+import { useSession } from '../../shared/session/sessionStore.ts';
+import PullDown from './PullDown.vue';
+import TestCard from './TestCard.vue';
+import { resultWords } from './testWords.ts';
+import { usePredicted } from './usePredicted.ts';
+
+const job = useJob();
+const session = useSession();
+const display = useDisplay();
+const route = useRoute();
+const { predicted, running, problem } = usePredicted(job);
+const proving = computed(() =>
+  provingOf(
+    job.state.value,
+    job.program.value,
+    job.wiring.value,
+    job.replacement.value,
+    predicted.value,
+    display.unit,
+  ),
+);
+const groups = computed(() => byGroup(proving.value.tests));
+const open = ref<string | null>(null);
+watch(
+  () => [route.hash.slice(1), proving.value.tests.length] as const,
+  ([id]) => {
+    if (id) open.value = id;
+    else if (open.value === null)
+      open.value = proving.value.tests.find((t) => t.result === null)?.test.id ?? null;
+  },
+  { immediate: true },
+);
+const looks = { passed: 'text-good', failed: 'text-alarm', skipped: 'text-soft' } as const;
+</script>
+
+<template>
+  <p v-if="proving.problem" class="max-w-prose">{{ proving.problem }}</p>
+  <div v-else class="grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
+    <div class="min-w-0">
+      <section v-for="{ group, tests } in groups" :key="group" class="mb-4" :aria-label="groupNames[group]">
+        <h3 class="border-b border-ink pb-1">{{ groupNames[group] }}</h3>
+        <ul>
+          <li v-for="run in tests" :key="run.test.id" class="border-b border-hairline">
+            <button
+              type="button"
+              class="flex min-h-11 w-full items-baseline gap-3 py-2 text-left"
+              :aria-expanded="open === run.test.id"
+              :data-test="`test-${run.test.id}`"
+              @click="open = open === run.test.id ? null : run.test.id"
+            >
+              <span class="flex-1" :class="{ 'font-semibold': open === run.test.id }">{{
+                run.test.title
+              }}</span>
+              <span v-if="run.startedAt && !run.result" class="hint">timer runs</span>
+              <span
+                class="text-[14px] whitespace-nowrap"
+                :class="run.result ? looks[run.result] : 'text-soft'"
+                >{{ run.result ? resultWords[run.result] : 'open' }}</span
+              >
+            </button>
+            <TestCard v-if="open === run.test.id" :run="run" :editable="session.mayWrite" />
+          </li>
+        </ul>
+      </section>
+    </div>
+    <div class="min-w-0">
+      <PullDown v-if="predicted" :predicted="predicted" :editable="session.mayWrite" />
+      <p v-else-if="running" class="hint" role="status">Simulating the pull-down of this unit …</p>
+      <p v-else-if="problem" class="hint">{{ problem }}</p>
+    </div>
+  </div>
+</template>

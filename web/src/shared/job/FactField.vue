@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import type { FactId } from '@brine/core/jobs';
+import { parseNumber, printFor, printNumber, quantity, valueIn } from '@brine/core/quantities';
+import { useDisplay } from '../display/displayStore.ts';
+import { readTemperature } from '../display/readTemperature.ts';
+import { factWords } from './factWords.ts';
+import { useJob } from './useJob.ts';
+
+/** One fact of a job, typed and kept; what cannot be it stays as typed, with a sentence. */
+const props = defineProps<{ fact: FactId; value: number; editable: boolean }>();
+const job = useJob();
+const display = useDisplay();
+const words = computed(() => factWords[props.fact]);
+const shown = computed(() =>
+  words.value.temperature
+    ? printNumber(valueIn(quantity(props.value, 'degC'), display.unit), 1)
+    : printNumber(props.value, 2),
+);
+const typed = ref('');
+const problem = ref('');
+watch(shown, (now) => (typed.value = now), { immediate: true });
+const label = computed(() => {
+  const unit = words.value.temperature ? display.symbol : words.value.unit;
+  return unit ? `${words.value.label}, ${unit}` : words.value.label;
+});
+async function keep() {
+  const text = typed.value.trim();
+  if (text === shown.value) return void (problem.value = '');
+  const { from, to, temperature } = words.value;
+  const read = temperature ? readTemperature(text, display.unit) : null;
+  const value = read ? (read.ok ? valueIn(read.value, 'degC') : null) : parseNumber(text);
+  if (value === null || value < from - 1e-9 || value > to + 1e-9) {
+    const [low, high] = temperature
+      ? [from, to].map((c) => printFor(quantity(c, 'degC'), display.unit))
+      : [from, to].map((n) => `${n} ${words.value.unit}`.trim());
+    problem.value = `${text || 'Nothing'}: expected ${low} to ${high}.`;
+    return;
+  }
+  problem.value = '';
+  await job.write({ kind: 'fact', fact: props.fact, value });
+}
+</script>
+
+<template>
+  <label class="flex flex-col gap-1"
+    ><span class="field-label">{{ label }}</span
+    ><input
+      v-model="typed"
+      class="w-28 font-mono"
+      :disabled="!editable"
+      :inputmode="words.temperature ? 'text' : 'decimal'"
+      :aria-invalid="problem !== ''"
+      :data-test="`fact-${fact}`"
+      @change="keep"
+    /><span v-if="problem" class="problem max-w-44" role="alert">{{ problem }}</span></label
+  >
+</template>

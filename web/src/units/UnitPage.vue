@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { RouterLink } from 'vue-router';
+import { unitHistory, type HistoryJob, type KeptSheet } from '@brine/core/handover';
+import { sameCodeValue } from '@brine/core/controllers';
+import { printNumber } from '@brine/core/quantities';
+import { isSettingId, settingOf } from '@brine/core/settings';
+import { call, messageOf } from '../shared/api/client.ts';
+import type { EntryPage, Job, Unit } from '../shared/api/types.ts';
+import { localDate, localDateTime } from '../shared/display/localTime.ts';
+
+/** Everything ever done to a unit: history, settings versions beside each other, what drifted, what is due. */
+const props = defineProps<{ id: string }>();
+const unit = ref<Unit | null>(null);
+const jobs = ref<readonly HistoryJob[]>([]);
+const problem = ref('');
+const loading = ref(true);
+const today = localDate(new Date().toISOString());
+
+async function load() {
+  try {
+    unit.value = (await call<{ unit: Unit }>('GET', `/units/${props.id}`)).unit;
+    const [open, archived] = await Promise.all(
+      [false, true].map((a) => call<{ jobs: Job[] }>('GET', `/jobs?unit=${props.id}&archived=${a}`)),
+    );
+    const list = [...open!.jobs, ...archived!.jobs];
+    jobs.value = await Promise.all(
+      list.map(async (job) => {
+        const entries: HistoryJob['entries'][number][] = [];
+        for (let after = 0, more = true; more;) {
+          const page = await call<EntryPage>('GET', `/jobs/${job.id}/entries?after=${after}`);
+          entries.push(...page.entries);
+          after = page.entries.at(-1)?.sequence ?? after;
+          more = page.more;
+        }
+        return { id: job.id, title: job.title, createdAt: job.createdAt, entries };
+      }),
+    );
+  } catch (error) {
+    problem.value = messageOf(error);
+  }
+  loading.value = false;
+}
+watch(() => props.id, load, { immediate: true });
+const history = computed(() => unitHistory(jobs.value));
+const kinds = { found: 'as found', planned: 'planned', left: 'as left' } as const;
+const name = (s: KeptSheet) => `${localDate(s.at)} ${kinds[s.kind]}, ${s.family}`;
+const [a, b] = [ref(''), ref('')];
+watch(
+  () => history.value.sheets,
+  (sheets) => {
+    const left = sheets.filter((s) => s.kind === 'left');
+    a.value = left.at(-2)?.id ?? sheets.at(0)?.id ?? '';
+    b.value = left.at(-1)?.id ?? sheets.at(-1)?.id ?? '';
+  },
+);
+const compared = computed(() => {
+  const [x, y] = [a.value, b.value].map((id) => history.value.sheets.find((s) => s.id === id));
+  if (!x || !y || x.id === y.id) return null;
+  const codes = [...new Set([...x.rows, ...y.rows].map((r) => r.code))];
+  const rows = codes.map((code) => {
+    const [p, q] = [x, y].map((s) => s.rows.find((r) => r.code === code)?.value);
+    return {
+      code,
+      before: p ?? '',
+      after: q ?? '',
+      differs: p === undefined || q === undefined || !sameCodeValue(p, q),
+    };
+  });
+  return { rows: rows.filter((r) => r.differs), same: rows.filter((r) => !r.differs).length };
+});
+/** Whether anything stands beside the history. */
+const more = computed(() => {
+  const { drift, followUps, calibrations, alarms, sheets } = history.value;
+  return drift.length + followUps.length + calibrations.length + alarms.length > 0 || sheets.length > 1;
+});
+const meaning = (setting: string | null) => (setting && isSettingId(setting) ? settingOf(setting).label : '');
+const overdue = (due: string) => due < today;
+</script>
+
+<template>
+  <section class="mx-auto w-full max-w-6xl px-4 py-5 sm:px-6" data-test="unit-page">
+    <p v-if="problem" role="alert">
+      {{ problem }}. <RouterLink class="link" to="/units">Go to the units</RouterLink>
+    </p>
+    <template v-else>
+      <h1>{{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the unit …' }}</h1>
+      <p class="text-soft">{{ [unit?.siteName, unit?.plate].filter(Boolean).join(' · ') }}</p>
+      <p v-if="!loading && jobs.length === 0" class="mt-4">
+        Nothing was done on this unit yet. <RouterLink class="link" to="/jobs">Open a job on it</RouterLink>.
+      </p>
+      <div
+        class="mt-5 grid gap-x-12 gap-y-8"
+        :class="{ 'lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]': more }"
+      >
+        <div v-if="more" class="flex min-w-0 flex-col gap-8">
+          <section v-if="history.drift.length > 0" aria-label="Drift" data-test="drift">
+            <h2>Not as it was left</h2>
+            <ul class="mt-1">
+              <li
+                v-for="d in history.drift"
+                :key="d.code + d.foundAt"
+                class="border-l-4 border-amber bg-amber-wash px-3 py-2 [&+li]:mt-2"
+              >
+                <span class="font-mono font-semibold">{{ d.code }}</span> {{ meaning(d.setting) }}: left at
+                <span class="font-mono">{{ d.left }}</span> on {{ localDate(d.leftAt) }}, found at
+                <span class="font-mono">{{ d.found }}</span> on {{ localDate(d.foundAt) }}. Somebody turned
+                it, or it was never saved.
+              </li>
+            </ul>
+          </section>
+          <section v-if="history.followUps.length + history.calibrations.length > 0" aria-label="Due">
+            <h2>Due</h2>
+            <table class="table-plain mt-1">
+              <tbody>
+                <tr v-for="f in history.followUps" :key="f.due + f.what">
+                  <td
+                    class="w-44 whitespace-nowrap"
+                    :class="{ 'font-semibold text-alarm': !f.done && overdue(f.due) }"
+                  >
+                    {{ f.due }}{{ !f.done && overdue(f.due) ? ', overdue' : '' }}
+                  </td>
+                  <td class="!pr-0" :class="{ 'text-soft': f.done }">{{ f.done ? '✓ ' : '' }}{{ f.what }}</td>
+                </tr>
+                <tr v-for="c in history.calibrations" :key="c.date + c.probe">
+                  <td class="whitespace-nowrap" :class="{ 'font-semibold text-alarm': overdue(c.nextDue) }">
+                    {{ c.nextDue }}{{ overdue(c.nextDue) ? ', overdue' : '' }}
+                  </td>
+                  <td class="!pr-0">
+                    Calibrate {{ c.probe }} again<span class="hint block"
+                      >last {{ c.date
+                      }}{{
+                        c.code
+                          ? `: ${c.code} ${printNumber(c.before ?? 0, 2)} → ${printNumber(c.after ?? 0, 2)} ${c.unit}`
+                          : ''
+                      }}</span
+                    >
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+          <section v-if="history.alarms.length > 0" aria-label="Alarms">
+            <h2>Alarms written down</h2>
+            <ul class="mt-1">
+              <li
+                v-for="alarm in history.alarms"
+                :key="alarm.at + alarm.code"
+                class="border-b border-hairline py-1.5"
+              >
+                {{ localDateTime(alarm.at) }} <span class="font-mono font-semibold">{{ alarm.code }}</span>
+                {{ alarm.words }}{{ alarm.cleared ? ', cleared' : '' }}
+              </li>
+            </ul>
+          </section>
+          <section v-if="history.sheets.length > 1" aria-label="Versions" data-test="versions">
+            <h2>Settings versions</h2>
+            <div class="mt-2 flex flex-wrap gap-3">
+              <select v-model="a" aria-label="One version">
+                <option v-for="s in history.sheets" :key="s.id" :value="s.id">{{ name(s) }}</option>
+              </select>
+              <select v-model="b" aria-label="The other version">
+                <option v-for="s in history.sheets" :key="s.id" :value="s.id">{{ name(s) }}</option>
+              </select>
+            </div>
+            <template v-if="compared">
+              <table v-if="compared.rows.length > 0" class="table-plain mt-2">
+                <thead>
+                  <tr>
+                    <th>Code</th>
+                    <th class="!text-right">one</th>
+                    <th class="!text-right">other</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  <tr v-for="r in compared.rows" :key="r.code">
+                    <td class="font-mono font-semibold">{{ r.code }}</td>
+                    <td class="text-right font-mono">{{ r.before === '' ? '–' : r.before }}</td>
+                    <td class="!pr-0 text-right font-mono">{{ r.after === '' ? '–' : r.after }}</td>
+                  </tr>
+                </tbody>
+              </table>
+              <p class="hint mt-1">{{ compared.same }} codes alike.</p>
+            </template>
+          </section>
+        </div>
+        <section aria-label="History">
+          <h2>Everything done</h2>
+          <ol class="mt-1 border-t border-ink" data-test="history">
+            <li
+              v-for="(line, i) in history.lines"
+              :key="i"
+              class="flex gap-4 border-b border-hairline py-1.5 text-[14.5px]"
+            >
+              <span class="w-32 shrink-0 font-mono text-[13px] text-soft">{{ localDateTime(line.at) }}</span>
+              <RouterLink
+                :to="`/jobs/${line.job}/survey`"
+                class="min-w-0 hover:underline"
+                :class="{ 'font-semibold': line.kind === 'job' || line.kind === 'handedOver' }"
+                >{{ line.words
+                }}<span v-if="line.foreign !== null" class="text-soft">
+                  (from elsewhere, by {{ line.foreign || 'somebody' }})</span
+                ></RouterLink
+              >
+            </li>
+          </ol>
+        </section>
+      </div>
+    </template>
+  </section>
+</template>

@@ -1,0 +1,24 @@
+import { shallowRef, watch, type Ref } from 'vue';
+import type { Circuit, Proof } from '@brine/core/wiring';
+import { core } from '../workers/corePool.ts';
+import { latestRun } from '../workers/latestRun.ts';
+
+/** The readings that prove a circuit, worked out in a worker whenever the circuit changes. */
+export function useProof(circuit: Ref<Circuit | null>) {
+  const proof = shallowRef<Proof | null>(null);
+  const { running, problem, start, stop } = latestRun();
+  watch(
+    () => JSON.stringify(circuit.value),
+    () => {
+      proof.value = null;
+      const asked = circuit.value;
+      if (!asked) return stop();
+      void start(async ({ signal, isCurrent }) => {
+        const done = await core.run('prove', { circuit: asked }, { signal });
+        if (isCurrent()) proof.value = done;
+      });
+    },
+    { immediate: true },
+  );
+  return { proof, running, problem };
+}
