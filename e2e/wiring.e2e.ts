@@ -126,7 +126,7 @@ export const vehicleFridge: EndToEndTest = {
       const page = await newPage(browser, 'phone');
       await signIn(page, server.base, 'tess', PASSWORD);
       const id = await page.evaluate(
-        async () => (await (await fetch('/api/jobs?search=van')).json()).jobs[0].id as string,
+        async () => (await (await fetch('/api/jobs?search=sticks')).json()).jobs[0].id as string,
       );
       const at = (path: string) =>
         page.goto(`${server.base}/jobs/${id}/${path}`, { waitUntil: 'networkidle0' });

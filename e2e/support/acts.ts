@@ -27,8 +27,16 @@ export async function tap(page: Page, selector: string): Promise<void> {
   await element.tap();
 }
 
-/** Replaces what stands in a field and leaves it. */
+/** Replaces what stands in a field and leaves it; waits until it may be typed in. */
 export async function fill(page: Page, selector: string, text: string): Promise<void> {
+  await page.waitForFunction(
+    (at) => {
+      const field = document.querySelector(at);
+      return field !== null && !field.matches(':disabled');
+    },
+    {},
+    selector,
+  );
   const element = (await page.waitForSelector(selector, {
     visible: true,
   })) as ElementHandle<HTMLInputElement>;

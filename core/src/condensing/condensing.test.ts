@@ -237,10 +237,28 @@ describe('tuning', () => {
   });
 
   test('where the fans move too much air at their least speed, only a slower one is calm', () => {
-    const run = runOf(
-      { 'condenser.setpoint': q(27, 'degC'), 'condenser.kickTime': q(3, 's') },
-      { hours: 6, outdoor: { low: 5, high: 14 } },
-    );
+    const twoSmall = condenserPlant({
+      kilowatts: 9,
+      compressors: 2,
+      fans: 2,
+      fanWatts: 180,
+      evaporating: -8,
+      refrigerant: 'R-404A',
+      dirty: false,
+    });
+    const run = {
+      ...runOf(
+        {
+          'condenser.setpoint': q(27, 'degC'),
+          'condenser.speedMin': q(20, '%'),
+          'condenser.kickTime': q(3, 's'),
+          'condenser.riseTime': q(20, 's'),
+          'condenser.fallTime': q(30, 's'),
+        },
+        { hours: 6, outdoor: { low: 5, high: 14 } },
+      ),
+      plant: twoSmall,
+    };
     const trials = loopVariants(run.config).map((config) => tryLoop(run, config));
     expect(trials.filter((t) => t.speedMin === 0.2).every((t) => t.hunts)).toBe(true);
     expect(bestLoop(trials)).toMatchObject({ speedMin: 0.05, kickTime: 0, hunts: false });

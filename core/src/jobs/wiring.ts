@@ -12,6 +12,7 @@ import {
   meterUnitOf,
   needsOf,
   networkOf,
+  placeStands,
   readCircuit,
   typicalConversion,
   wireIds,
@@ -192,17 +193,14 @@ function overlaid<What, Entry extends { readonly id: string }>(
 
 function readingsOf(state: JobState, which: WiredCircuit, circuit: Circuit | null): readonly Reading[] {
   if (!circuit) return [];
-  const nodes = networkOf(circuit).nodeOf;
+  const network = networkOf(circuit);
   return allStanding(state, 'reading').flatMap((entry): Reading[] => {
     if (entry.circuit !== which || entry.value === null) return [];
     const { place } = entry;
-    const there =
-      'through' in place
-        ? circuit.parts.some((p) => p.id === place.through)
-        : nodes.has(place.from) && nodes.has(place.to);
-    const known = place.state === 'dead' || Object.hasOwn(circuit.states, place.state);
     // A reading of a plan that has changed since stays in the record and is no longer judged.
-    return there && known ? [{ ...place, reads: { value: entry.value, unit: meterUnitOf(place) } }] : [];
+    return placeStands(network, place)
+      ? [{ ...place, reads: { value: entry.value, unit: meterUnitOf(place) } }]
+      : [];
   });
 }
 

@@ -11,7 +11,7 @@ export * from './readings/place.ts';
 export * from './readings/tolerance.ts';
 export * from './readings/bench.ts';
 export * from './readings/readReadings.ts';
-export { placesOf, wiresAtPlace } from './readings/places.ts';
+export { placesOf, placeStands, wiresAtPlace } from './readings/places.ts';
 export { nextReading, type NextReading, type Suspect } from './readings/next.ts';
 export { groundsOf, isWholeWinding, type Ground } from './readings/ground.ts';
 export * from './faults/diagnose.ts';

@@ -36,7 +36,9 @@ const why = computed(() => {
 });
 /** Faults that no reading can show, in words. */
 const unseen = computed(() =>
-  circuit.value ? (meter.proof.value?.unseen ?? []).map((fault) => faultWords(circuit.value!, fault)) : [],
+  circuit.value && !meter.proving.value
+    ? (meter.proof.value?.unseen ?? []).map((fault) => faultWords(circuit.value!, fault))
+    : [],
 );
 </script>
 
@@ -91,7 +93,7 @@ const unseen = computed(() =>
     <p v-else-if="!meter.proving.value" class="hint">
       Nothing to read in this state: the other readings already prove what it would show.
     </p>
-    <p v-if="unseen.length > 0 && !meter.proving.value" class="hint">
+    <p v-if="unseen.length > 0" class="hint">
       No reading here can show this: {{ unseen.slice(0, 3).join(' ') }}
     </p>
     <FaultBox

@@ -7,6 +7,7 @@ import {
   meterUnitOf,
   networkOf,
   placeKey,
+  placeStands,
   tolerance,
   type Circuit,
   type Ground,
@@ -48,16 +49,17 @@ export function useMeter(circuit: Ref<Circuit | null>) {
   const bench = computed(() => {
     if (!circuit.value) return null;
     const network = networkOf(circuit.value);
-    return { sound: new Bench({ network, effect: {} }), ground: groundsOf(network) };
+    return { network, sound: new Bench({ network, effect: {} }), ground: groundsOf(network) };
   });
   const taken = computed(() => new Map(readings.value.map((r) => [placeKey(r), r.reads.value])));
 
   const lines = computed<readonly MeterLine[]>(() => {
     if (!circuit.value || !bench.value) return [];
-    const table = proof.value?.rows.map((row) => row.place) ?? [];
+    const { network } = bench.value;
+    const table = (proof.value?.rows ?? []).map((row) => row.place).filter((p) => placeStands(network, p));
     const known = new Set(table.map(placeKey));
     const beside = [...readings.value, ...(next.value ? [next.value] : [])].filter(
-      (p) => !known.has(placeKey(p)),
+      (p) => !known.has(placeKey(p)) && placeStands(network, p),
     );
     const seen = new Set<string>();
     return [...table, ...beside].flatMap((place): MeterLine[] => {

@@ -59,6 +59,14 @@ export function placesOf(network: Network): readonly Place[] {
   });
 }
 
+/** True where a circuit has the state of a place and the part or both points its meter is put at. */
+export function placeStands(network: Network, place: Place): boolean {
+  const { circuit, nodeOf } = network;
+  const known = place.state === DEAD || Object.hasOwn(circuit.states, place.state);
+  if ('through' in place) return known && circuit.parts.some((part) => part.id === place.through);
+  return known && nodeOf.has(place.from) && nodeOf.has(place.to);
+}
+
 /** Ids of the wires that end where the leads or the clamp of a place are put. */
 export function wiresAtPlace(circuit: Circuit, place: Place): readonly string[] {
   const touches = (end: string) =>
