@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { newPage } from './support/browser.ts';
-import { byTest, click, fill, seeText, signIn } from './support/acts.ts';
+import { byTest, click, demoJob, fill, seeText, signIn } from './support/acts.ts';
 import { PASSWORD } from './support/steps.ts';
 import { onStage } from './support/stage.ts';
 import { expectSame, type EndToEndTest } from './support/suite.ts';
@@ -67,10 +67,9 @@ export const accessible: EndToEndTest = {
         await page.goto(`${server.base}/jobs`, { waitUntil: 'networkidle0' });
         if (size === 'desk') await signIn(page, server.base, 'lena', PASSWORD);
         await page.goto(`${server.base}/jobs`, { waitUntil: 'networkidle0' });
-        const job = await page.$eval(
-          '[data-test="jobs"] a',
-          (node) => new URL((node as HTMLAnchorElement).href).pathname,
-        );
+        const job = `/jobs/${await demoJob(page, 'fish store')}`;
+        const fans = `/jobs/${await demoJob(page, 'flat out')}`;
+        const van = `/jobs/${await demoJob(page, 'Morning run')}`;
         const unit = await page.evaluate(
           async () => `/units/${(await (await fetch('/api/units')).json()).units[0].id as string}`,
         );
@@ -94,6 +93,8 @@ export const accessible: EndToEndTest = {
           `${job}/prove/probes`,
           `${job}/prove/log`,
           `${job}/handover`,
+          `${fans}/program/fans`,
+          `${van}/prove/trip`,
           '/units',
           unit,
           '/units/review',

@@ -1,7 +1,9 @@
 import { writeFileSync } from 'node:fs';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
+import { condenserFans } from './condenserFans.e2e.ts';
 import { forecast } from './forecast.e2e.ts';
+import { trip } from './trip.e2e.ts';
 import { tuning } from './tuning.e2e.ts';
 import { practice } from './practice.e2e.ts';
 import { startOptions, startStopBackupRestore } from './programs.e2e.ts';
@@ -31,6 +33,8 @@ const tests = [
   tuning,
   timerToControl,
   vehicleFridge,
+  condenserFans,
+  trip,
 ];
 /** These build, install and start as a user does: one after the other, with nothing beside them. */
 const alone = [startStopBackupRestore, startOptions];

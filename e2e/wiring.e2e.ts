@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { allSaved, byTest, choose, click, fill, seeText, signIn, tap, textOf } from './support/acts.ts';
+import { allSaved, byTest, choose, click, demoJob, fill, seeText, signIn, tap, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { openJobOn, PASSWORD } from './support/steps.ts';
@@ -125,9 +125,7 @@ export const vehicleFridge: EndToEndTest = {
     onStage(async ({ server, browser }) => {
       const page = await newPage(browser, 'phone');
       await signIn(page, server.base, 'tess', PASSWORD);
-      const id = await page.evaluate(
-        async () => (await (await fetch('/api/jobs?search=sticks')).json()).jobs[0].id as string,
-      );
+      const id = await demoJob(page, 'sticks');
       const at = (path: string) =>
         page.goto(`${server.base}/jobs/${id}/${path}`, { waitUntil: 'networkidle0' });
       await at('wire/found');

@@ -24,6 +24,8 @@ export const probeRoles = [
   'liquid',
   'secondLiquid',
   'outdoor',
+  'supply',
+  'return',
 ] as const;
 export type ProbeRole = (typeof probeRoles)[number];
 
@@ -36,6 +38,8 @@ export const probeRoleNames: Readonly<Record<ProbeRole, string>> = {
   liquid: 'Liquid line',
   secondLiquid: 'Second liquid line',
   outdoor: 'Outdoor air',
+  supply: 'Supply pipe',
+  return: 'Return pipe',
 };
 
 /** Everything the planner must know of a refrigerated unit. */

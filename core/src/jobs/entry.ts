@@ -187,6 +187,9 @@ export function registerOf(body: EntryBody): string | null {
     case 'tripStep':
     case 'tripReading':
     case 'doorStop':
+    case 'frostNote':
+    case 'humidity':
+    case 'runOnStep':
     case 'hours':
     case 'serviced':
     case 'alarmSign':

@@ -1,4 +1,5 @@
 import type { CondenserChoice, OutdoorDay } from '../condensing/index.ts';
+import { usualToolFacts, type FrostNote, type HumidityCourse } from '../tools/index.ts';
 import { allStanding, type JobState } from './fold.ts';
 import type { FactId } from './tradeEntry.ts';
 
@@ -18,6 +19,7 @@ export const usualFacts: Readonly<Record<FactId, number>> = {
   bodyInsulation: 1,
   outdoorNow: 16,
   bodyStartsAt: 16,
+  ...usualToolFacts,
 };
 
 export type Facts = Readonly<Record<FactId, number>>;
@@ -29,6 +31,22 @@ export function factsOf(state: JobState): Facts {
   );
   return { ...usualFacts, ...typed };
 }
+
+/** Frost as it was noted on the coil's face. */
+export const frostOf = (state: JobState): readonly FrostNote[] =>
+  allStanding(state, 'frostNote').flatMap(({ row, column, level }) =>
+    level === null ? [] : [{ row, column, level }],
+  );
+
+/** Humidity readings and steps of the run-on, as they were written down. */
+export const humidityOf = (state: JobState): HumidityCourse => ({
+  readings: allStanding(state, 'humidity')
+    .flatMap((r) => (r.percent === null ? [] : [{ at: r.readAt, percent: r.percent, coil: r.coil }]))
+    .toSorted((a, b) => a.at.localeCompare(b.at)),
+  steps: allStanding(state, 'runOnStep')
+    .flatMap((s) => (s.minutes === null ? [] : [{ at: s.doneAt, minutes: s.minutes }]))
+    .toSorted((a, b) => a.at.localeCompare(b.at)),
+});
 
 /** The condenser they describe. */
 export const condenserChoice = (facts: Facts, refrigerant: string): CondenserChoice => ({

@@ -1,6 +1,6 @@
 import type { ControllerDefinition } from '../controllers/index.ts';
 import { quantity } from '../quantities/index.ts';
-import { isMachine, type SettingId, type SettingValues } from '../settings/index.ts';
+import { type SettingId, type SettingValues } from '../settings/index.ts';
 import type { UnitDescription } from '../advice/index.ts';
 
 /** Rest of a fan motor between a stop and a start, min (common practice). */
@@ -15,7 +15,7 @@ export function asOneRelayFans(
   unit: UnitDescription | null,
   target: ControllerDefinition,
 ): SettingValues {
-  if (!unit || !isMachine(unit.application)) return values;
+  if (!unit || unit.application !== 'condenserFans') return values;
   if (target.parameters.some((p) => p.setting === 'condenser.setpoint')) return values;
   const kept = Object.fromEntries(
     Object.entries(values).filter(([id]) => !id.startsWith('condenser.')),

@@ -10,6 +10,13 @@ const atLeastZeroOrNull = (f: Fields, field: string): string | null =>
   finiteOrNull(f, field) ??
   (f[field] === null || (f[field] as number) >= 0 ? null : `body.${field}: expected 0 or more`);
 
+/** More rows or columns than any coil face is noted in. */
+const MOST_CELLS = 40;
+const whole = (f: Fields, field: string, from: number, to: number): string | null =>
+  Number.isInteger(f[field]) && (f[field] as number) >= from && (f[field] as number) <= to
+    ? null
+    : `body.${field}: expected a whole number from ${from} to ${to}`;
+
 const judges: Readonly<Record<TradeBody['kind'], (f: Fields) => string | null>> = {
   fact: (f) => oneOf(f, 'fact', factIds) ?? finiteOrNull(f, 'value'),
   tripStep: (f) =>
@@ -19,6 +26,18 @@ const judges: Readonly<Record<TradeBody['kind'], (f: Fields) => string | null>> 
     text(f, 'word', LONGEST_TEXT, true),
   tripReading: (f) =>
     dated(f, 'readAt') ?? oneOf(f, 'place', ['return', 'product']) ?? finiteOrNull(f, 'celsius'),
+  frostNote: (f) =>
+    whole(f, 'row', 1, MOST_CELLS) ??
+    whole(f, 'column', 1, MOST_CELLS) ??
+    (f['level'] === null ? null : whole(f, 'level', 0, 3)),
+  humidity: (f) =>
+    dated(f, 'readAt') ??
+    finiteOrNull(f, 'percent') ??
+    (f['percent'] === null || ((f['percent'] as number) > 0 && (f['percent'] as number) <= 100)
+      ? null
+      : 'body.percent: expected more than 0, up to 100') ??
+    (f['coil'] === null ? null : oneOf(f, 'coil', ['wet', 'dry'])),
+  runOnStep: (f) => dated(f, 'doneAt') ?? atLeastZeroOrNull(f, 'minutes'),
   doorStop: (f) => dated(f, 'openedAt') ?? atLeastZeroOrNull(f, 'minutes'),
   hours: (f) => oneOf(f, 'meter', hourMeters) ?? atLeastZeroOrNull(f, 'hours'),
   serviced: (f) =>

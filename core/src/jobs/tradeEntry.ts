@@ -1,7 +1,8 @@
+import { toolFactIds, type CoilLook, type ToolFactId } from '../tools/index.ts';
 import type { AlarmSign, HourMeter } from '../transport/index.ts';
 
-/** What is measured or known on site for the tools of one kind of job, in the unit named. */
-export const factIds = [
+/** Facts of condensers and transport units. */
+const machineFactIds = [
   'condenserKilowatts',
   'condenserCompressors',
   'condenserFans',
@@ -17,13 +18,15 @@ export const factIds = [
   'outdoorNow',
   'bodyStartsAt',
 ] as const;
-/** kW, count, count, W, °C, 1 for yes, °C, °C; m, m, m, share of new, °C, °C. */
-export type FactId = (typeof factIds)[number];
+/** kW, count, count, W, °C, 1 for yes, °C, °C; m, m, m, share of new, °C, °C; the tools’ own in the unit they name. */
+export type FactId = (typeof machineFactIds)[number] | ToolFactId;
+/** What is measured or known on site for the tools of one kind of job. */
+export const factIds: readonly FactId[] = [...machineFactIds, ...toolFactIds];
 
 export const tripStepStates = ['done', 'fault'] as const;
 export type TripStepState = (typeof tripStepStates)[number];
 
-/** What is done with the tools of one kind of job: condenser fans, transport units. */
+/** What is done with the tools of one kind of job: condenser fans, transport units, coils, cellars and the rest. */
 export type TradeBody =
   | { readonly kind: 'fact'; readonly fact: FactId; readonly value: number | null }
   | {
@@ -40,6 +43,20 @@ export type TradeBody =
       readonly celsius: number | null;
     }
   | { readonly kind: 'doorStop'; readonly openedAt: string; readonly minutes: number | null }
+  | {
+      readonly kind: 'frostNote';
+      readonly row: number;
+      readonly column: number;
+      /** 0 none to 3 thick; null takes it back. */
+      readonly level: number | null;
+    }
+  | {
+      readonly kind: 'humidity';
+      readonly readAt: string;
+      readonly percent: number | null;
+      readonly coil: CoilLook | null;
+    }
+  | { readonly kind: 'runOnStep'; readonly doneAt: string; readonly minutes: number | null }
   | { readonly kind: 'hours'; readonly meter: HourMeter; readonly hours: number | null }
   | { readonly kind: 'serviced'; readonly service: string; readonly atHours: number | null }
   | { readonly kind: 'alarmSign'; readonly alarm: string; readonly sign: AlarmSign | null };
@@ -55,6 +72,12 @@ export function tradeRegister(body: TradeBody): string {
       return `tripReading:${body.place}:${body.readAt}`;
     case 'doorStop':
       return `doorStop:${body.openedAt}`;
+    case 'frostNote':
+      return `frostNote:${body.row}:${body.column}`;
+    case 'humidity':
+      return `humidity:${body.readAt}`;
+    case 'runOnStep':
+      return `runOnStep:${body.doneAt}`;
     case 'hours':
       return `hours:${body.meter}`;
     case 'serviced':

@@ -15,6 +15,7 @@ export const applications = [
   'hotCupboard',
   'transportUnit',
   'condenserFans',
+  'heatMeter',
 ] as const;
 
 export type Application = (typeof applications)[number];
@@ -33,6 +34,7 @@ export const applicationNames: Readonly<Record<Application, string>> = {
   hotCupboard: 'Hot cupboard',
   transportUnit: 'Transport unit',
   condenserFans: 'Condenser fans',
+  heatMeter: 'Heat meter',
 };
 
 /** Kinds for which the usual ranges of another hold where they have none of their own: the machine is alike, the temperature is not. */
@@ -71,5 +73,5 @@ export function soundRange(entry: SettingEntry, application: Application): Sound
 
 /** True for machines without a box of their own: nothing is kept in them. */
 export function isMachine(application: Application): boolean {
-  return application === 'condenserFans';
+  return application === 'condenserFans' || application === 'heatMeter';
 }

@@ -1,6 +1,7 @@
 export { judge } from './judge.ts';
 export * from './unitScenario.ts';
 export { simulatedFindings, type JudgedFinding } from './simulatedFindings.ts';
+export { calledAfter, type Called } from './deadCompressor.ts';
 export { energyOf, energyUnit } from './energy.ts';
 export { goalIds, goals, type Goal, type GoalId } from './goals.ts';
 export type { Axis } from './axis.ts';

@@ -86,6 +86,9 @@ export function describeBody(body: EntryBody): string {
     case 'tripStep':
     case 'tripReading':
     case 'doorStop':
+    case 'frostNote':
+    case 'humidity':
+    case 'runOnStep':
     case 'hours':
     case 'serviced':
     case 'alarmSign':
@@ -150,6 +153,9 @@ function subject(body: EntryBody): string {
     case 'tripStep':
     case 'tripReading':
     case 'doorStop':
+    case 'frostNote':
+    case 'humidity':
+    case 'runOnStep':
     case 'hours':
     case 'serviced':
     case 'alarmSign':

@@ -15,6 +15,12 @@ export function describeTrade(body: TradeBody): string {
       return body.celsius === null ? 'taken back' : `${body.celsius.toFixed(1)} °C`;
     case 'doorStop':
       return body.minutes === null ? 'taken back' : `${body.minutes} min open`;
+    case 'frostNote':
+      return body.level === null ? 'taken back' : ['none', 'thin', 'middling', 'thick'][body.level]!;
+    case 'humidity':
+      return body.percent === null ? 'taken back' : [`${body.percent} %`, ...(body.coil ? [`coil ${body.coil}`] : [])].join(', ');
+    case 'runOnStep':
+      return body.minutes === null ? 'taken back' : `${body.minutes} min`;
     case 'hours':
       return body.hours === null ? 'taken back' : `${body.hours} h`;
     case 'serviced':
@@ -35,6 +41,12 @@ export function tradeSubject(body: TradeBody): string {
       return body.place === 'return' ? 'Trip, return air' : 'Trip, product';
     case 'doorStop':
       return 'Trip, doors open';
+    case 'frostNote':
+      return `Frost, row ${body.row}, column ${body.column}`;
+    case 'humidity':
+      return 'Humidity read';
+    case 'runOnStep':
+      return 'Run-on of the fans changed';
     case 'hours':
       return hourMeterNames[body.meter];
     case 'serviced':

@@ -14,11 +14,13 @@ import ForecastView from '../forecast/ForecastView.vue';
 import CabinetView from './CabinetView.vue';
 import CompareView from './CompareView.vue';
 import PlanView from './PlanView.vue';
+import ToolsView from '../tools/ToolsView.vue';
+import { jobTools } from '../tools/useTool.ts';
 import TuneView from '../tuning/TuneView.vue';
 import ProgramAside from './ProgramAside.vue';
 import { useJudgement } from './useJudgement.ts';
 
-type View = 'fans' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
+type View = 'fans' | 'tools' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
 const props = defineProps<{ view?: string }>();
 const job = useJob();
 const session = useSession();
@@ -26,14 +28,20 @@ const router = useRouter();
 const program = computed(() => job.program.value);
 /** Condenser fans keep no box cold: their day and their tuning are one view. */
 const ofFans = computed(() => program.value.unit?.application === 'condenserFans');
+/** A heat meter regulates nothing: there is no day to simulate. */
+const hasDay = computed(() => program.value.unit?.application !== 'heatMeter');
+const hasTools = computed(() => jobTools(job).length > 0);
 const views = computed(() => [
   { id: 'plan' as const, name: 'Plan' },
   ...(ofFans.value
     ? [{ id: 'fans' as const, name: 'Fans' }]
-    : [
-        { id: 'forecast' as const, name: 'Forecast' },
-        { id: 'tune' as const, name: 'Tune' },
-      ]),
+    : hasDay.value
+      ? [
+          { id: 'forecast' as const, name: 'Forecast' },
+          { id: 'tune' as const, name: 'Tune' },
+        ]
+      : []),
+  ...(hasTools.value ? [{ id: 'tools' as const, name: 'Tools' }] : []),
   { id: 'cabinet' as const, name: 'At the cabinet' },
   { id: 'compare' as const, name: 'Compare' },
 ]);
@@ -45,6 +53,7 @@ const heading = computed(
   () =>
     ({
       fans: 'What the fans will do',
+      tools: 'Tools of this kind of job',
       plan: `Planned for the ${job.job.value?.unit.name ?? 'unit'}`,
       forecast: 'What these will do',
       tune: 'What would do better',
@@ -115,6 +124,14 @@ useJumpTargets(() =>
           tabindex="0"
           role="region"
           aria-label="Fans"
+          class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+          @take="change"
+        />
+        <ToolsView
+          v-else-if="view === 'tools'"
+          tabindex="0"
+          role="region"
+          aria-label="Tools"
           class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
           @take="change"
         />

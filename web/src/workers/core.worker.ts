@@ -4,6 +4,7 @@ import { causeDays } from '@brine/core/complaints';
 import { faultSpeed, runCondenser, tryFloat, tryLoop } from '@brine/core/condensing';
 import { predict } from '@brine/core/commissioning';
 import { judgeLog } from '@brine/core/logs';
+import { pairedOffset, tools } from '@brine/core/tools';
 import { advise, judge, tryVariant } from '@brine/core/tuning';
 import { diagnose, fit, narrow, proofOf } from '@brine/core/wiring';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
@@ -67,6 +68,13 @@ function work(id: number, request: CoreRequest): unknown {
       return tryLoop(request.run, request.config);
     case 'condenserFloat':
       return tryFloat(request.run, request.difference, request.config);
+    case 'tool':
+      return tools[request.tool].work(request.input, (share) => {
+        scope.postMessage({ id, share });
+        return true;
+      });
+    case 'pairedOffset':
+      return pairedOffset(request.air, request.plate);
     case 'faultSpeed':
       return faultSpeed(request.log);
     case 'predict':

@@ -25,6 +25,7 @@ import type {
   Reading,
   UnitNeeds,
 } from '@brine/core/wiring';
+import type { PairedOffset, ToolId, ToolInput, ToolReport } from '@brine/core/tools';
 import type { JudgedFinding, Tuned, TuningRow, TuningTask } from '@brine/core/tuning';
 
 /** Heavy calls of the core, and what comes back. */
@@ -92,6 +93,14 @@ export interface CoreJobs {
       readonly config: CondenserConfig;
     };
     gives: FloatTrial;
+  };
+  tool: {
+    asks: { readonly tool: ToolId; readonly input: ToolInput };
+    gives: ToolReport | string | null;
+  };
+  pairedOffset: {
+    asks: { readonly air: Float64Array; readonly plate: Float64Array };
+    gives: PairedOffset | string;
   };
   faultSpeed: { asks: { readonly log: Log }; gives: FaultSpeed | string };
   predict: {

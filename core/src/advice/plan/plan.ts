@@ -15,6 +15,7 @@ import { planBand } from './band.ts';
 import { planCondenser } from './condenser.ts';
 import { planCompressor } from './compressor.ts';
 import { planDefrost } from './defrost.ts';
+import { planHeatMeter } from './heatMeter.ts';
 import { planFans } from './fans.ts';
 import { planTransport } from './transport.ts';
 import { planPanelAndProbes } from './panelAndProbes.ts';
@@ -33,7 +34,10 @@ export interface Plan {
 export function plan(unit: UnitDescription): Plan {
   const basis = basisOf(unit);
   const drafts = isMachine(unit.application)
-    ? [...planCondenser(basis), ...planPanelAndProbes(basis)]
+    ? [
+        ...(unit.application === 'heatMeter' ? planHeatMeter() : planCondenser(basis)),
+        ...planPanelAndProbes(basis),
+      ]
     : [
         ...planBand(basis),
         ...planCompressor(basis),

@@ -157,6 +157,7 @@ function fromCircuit(unit: UnitDescription, found: Circuit): readonly OutputNeed
 }
 
 function usual(unit: UnitDescription): readonly OutputNeed[] {
+  if (unit.application === 'heatMeter') return [];
   if (isMachine(unit.application)) return [{ output: 'condenserFan', demand: null, threePhase: false }];
   const outputs = ['compressor'];
   if (unit.defrostMethod === 'electric' || unit.defrostMethod === 'hotGas') outputs.push('defrost');

@@ -8,6 +8,7 @@ import AppButton from '../../shared/ui/AppButton.vue';
 import FindingLine from '../../shared/ui/FindingLine.vue';
 import FormProblem from '../../shared/ui/FormProblem.vue';
 import FaultSpeedBox from './FaultSpeedBox.vue';
+import PairedProbeBox from './PairedProbeBox.vue';
 import LayoutForm from './LayoutForm.vue';
 import LogStrip from './LogStrip.vue';
 import { figureLines } from './logWords.ts';
@@ -111,6 +112,15 @@ const change = (next: LogLayout) => (layout.value = next);
         ✓ Nothing in this log speaks against the settings.
       </p>
       <FaultSpeedBox v-if="read.log.values.fanPercent" :log="read.log" />
+      <PairedProbeBox
+        v-if="
+          job.program.value.unit?.application === 'vehicleFridge' &&
+          read.log.values.air &&
+          read.log.values.coil
+        "
+        :air="read.log.values.air"
+        :plate="read.log.values.coil"
+      />
       <LogStrip v-if="read.log.values.air" :log="read.log" />
       <table class="table-plain max-w-4xl" data-test="log-figures">
         <thead>

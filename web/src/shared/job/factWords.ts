@@ -1,4 +1,5 @@
 import type { FactId } from '@brine/core/jobs';
+import { toolFactWords } from '@brine/core/tools';
 
 /** How a fact is asked: its label, its unit, and whether it is a temperature (typed in the degrees shown). */
 export const factWords: Readonly<
@@ -27,4 +28,5 @@ export const factWords: Readonly<
   bodyInsulation: { label: 'Insulation, share of new', unit: '', from: 0.2, to: 2 },
   outdoorNow: { label: 'Outdoors now', unit: '°C', from: -40, to: 60, temperature: true },
   bodyStartsAt: { label: 'Body now', unit: '°C', from: -40, to: 60, temperature: true },
+  ...toolFactWords,
 };

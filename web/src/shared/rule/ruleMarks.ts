@@ -6,8 +6,10 @@ import {
   type Finding,
   type UnitDescription,
 } from '@brine/core/advice';
+import { controlConfig } from '@brine/core/control';
 import { quantity, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
 import type { SettingId, SettingValues } from '@brine/core/settings';
+import { twoBands, type TwoBands } from '@brine/core/tools';
 
 export type RuleTone = 'brine' | 'cold' | 'alarm' | 'soft' | 'amber' | 'good';
 
@@ -43,6 +45,11 @@ function typed(celsius: number, unit: TemperatureUnit): Quantity {
 function width(kelvins: number, unit: TemperatureUnit): Quantity {
   const wide = unit === 'degF' ? 'deltaF' : 'K';
   return quantity(Math.round(valueIn(quantity(Math.max(kelvins, 0), 'K'), wide) * 10) / 10, wide);
+}
+
+function signed(kelvins: number, unit: TemperatureUnit): Quantity {
+  const wide = unit === 'degF' ? 'deltaF' : 'K';
+  return quantity(Math.round(valueIn(quantity(kelvins, 'K'), wide) * 10) / 10, wide);
 }
 
 /** Every temperature that regulates or limits, as flags. */
@@ -88,6 +95,32 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
         setting: 'regulation.setpoint',
         move: (celsius, unit) => shift(celsius, band.setpoint, unit),
       });
+  }
+  const second = secondStage(values);
+  if (second) {
+    const does = second.band.heat ? 'Heating' : 'Second stage';
+    add(
+      {
+        id: 'secondOff',
+        label: `${does} stops`,
+        celsius: second.band.off,
+        tone: 'amber',
+        side: second.band.heat ? 'right' : 'left',
+        setting: second.moves,
+        move: (celsius, unit) => second.shifted(celsius - second.band.off, unit),
+      },
+      'stage2.setpoint',
+      'stage2.offset',
+    );
+    add({
+      id: 'secondOn',
+      label: `${does} starts`,
+      celsius: second.band.on,
+      tone: 'amber',
+      side: second.band.heat ? 'left' : 'right',
+      setting: 'stage2.differential',
+      move: (celsius, unit) => ({ 'stage2.differential': width(Math.abs(celsius - second.band.off), unit) }),
+    });
   }
   const relative = values['alarms.reference'] === 'relative';
   const { high, low } = alarmLimits(values);
@@ -144,6 +177,26 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
   return marks;
 }
 
+/** The second stage where it is a thermostat: its band, and what moves it. */
+function secondStage(values: SettingValues): {
+  readonly band: TwoBands['second'];
+  readonly moves: SettingId;
+  readonly shifted: (kelvins: number, unit: TemperatureUnit) => SettingValues;
+} | null {
+  const config = controlConfig(values);
+  const bands = typeof config === 'string' ? null : twoBands(config);
+  if (!bands || typeof config === 'string') return null;
+  const { setpoint, offset } = config.stage2;
+  return {
+    band: bands.second,
+    moves: setpoint === null ? 'stage2.offset' : 'stage2.setpoint',
+    shifted: (kelvins, unit) =>
+      setpoint === null
+        ? { 'stage2.offset': signed(offset + kelvins, unit) }
+        : { 'stage2.setpoint': typed(setpoint + kelvins, unit) },
+  };
+}
+
 /** Stretches below the line, in °C. */
 export function ruleStretches(values: SettingValues, unit: UnitDescription | null): readonly RuleStretch[] {
   const stretches: RuleStretch[] = [];
@@ -160,6 +213,15 @@ export function ruleStretches(values: SettingValues, unit: UnitDescription | nul
       label: 'Working band',
       from: Math.min(band.cutOut, band.cutIn),
       to: Math.max(band.cutOut, band.cutIn),
+      kind: 'band',
+    });
+  const second = secondStage(values)?.band;
+  if (second)
+    stretches.push({
+      id: 'band2',
+      label: second.heat ? 'Heating band' : 'Second band',
+      from: Math.min(second.on, second.off),
+      to: Math.max(second.on, second.off),
       kind: 'band',
     });
   const goods = unit && goodsOf(unit.goods);

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import type { ToolTable } from '@brine/core/tools';
+import type { SettingValues } from '@brine/core/settings';
+import AppButton from '../shared/ui/AppButton.vue';
+
+/** What a tool tried or found; a line with values can be taken into the plan. */
+defineProps<{ tables: readonly ToolTable[]; editable: boolean }>();
+defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
+</script>
+
+<template>
+  <section
+    v-for="table in tables"
+    :key="table.id"
+    :aria-label="table.title"
+    class="shrink-0 overflow-x-auto"
+    :data-test="`tool-${table.id}`"
+  >
+    <h3>{{ table.title }}</h3>
+    <table class="table-plain mt-1">
+      <thead>
+        <tr>
+          <th v-for="(head, i) in table.heads" :key="head" :class="{ '!text-right': i > 0 }">{{ head }}</th>
+          <th></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="row in table.rows"
+          :key="row.id"
+          :class="{ 'bg-good-wash': row.best, 'text-soft': row.off }"
+          :data-row="row.id"
+        >
+          <td
+            v-for="(cell, i) in row.cells"
+            :key="i"
+            class="text-[14.5px]"
+            :class="i > 0 ? 'text-right font-mono text-[14px]' : ''"
+          >
+            {{ cell }}
+          </td>
+          <td class="!pr-0 text-right whitespace-nowrap">
+            <span v-if="row.best" class="mr-1 text-good">✓ best here</span>
+            <AppButton
+              v-if="editable && row.values && !row.off"
+              kind="quiet"
+              :aria-label="`Take ${row.cells[0]}`"
+              @click="$emit('take', row.values, row.why ?? '', table.id)"
+              >Take</AppButton
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
