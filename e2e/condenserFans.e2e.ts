@@ -28,7 +28,11 @@ export const condenserFans: EndToEndTest = {
       await page.waitForSelector(byTest('fault-words'));
       expectHolds(await textOf(page, byTest('fault-words')), '50 %', 'the average in whole steps up');
       expectHolds(await textOf(page, byTest('fault-speed')), '45.6 %', 'the mean of the file');
-      expectHolds(await textOf(page, byTest('tried-speeds')), 'too little on', 'what a speed would have missed');
+      expectHolds(
+        await textOf(page, byTest('tried-speeds')),
+        'too little on',
+        'what a speed would have missed',
+      );
       await click(page, byTest('take-50'));
       await page.waitForFunction(
         (list) => document.querySelector(list)?.textContent?.includes('✓ planned'),

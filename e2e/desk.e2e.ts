@@ -69,6 +69,8 @@ export const accessible: EndToEndTest = {
         await page.goto(`${server.base}/jobs`, { waitUntil: 'networkidle0' });
         const job = `/jobs/${await demoJob(page, 'fish store')}`;
         const fans = `/jobs/${await demoJob(page, 'flat out')}`;
+        const bread = `/jobs/${await demoJob(page, 'Coil ices')}`;
+        const cellar = `/jobs/${await demoJob(page, 'Rinds')}`;
         const van = `/jobs/${await demoJob(page, 'Morning run')}`;
         const unit = await page.evaluate(
           async () => `/units/${(await (await fetch('/api/units')).json()).units[0].id as string}`,
@@ -95,6 +97,8 @@ export const accessible: EndToEndTest = {
           `${job}/handover`,
           `${fans}/program/fans`,
           `${van}/prove/trip`,
+          `${bread}/program/tools`,
+          `${cellar}/program/tools`,
           '/units',
           unit,
           '/units/review',

@@ -3,6 +3,7 @@ import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
 import { forecast } from './forecast.e2e.ts';
+import { ownTools } from './tools.e2e.ts';
 import { trip } from './trip.e2e.ts';
 import { tuning } from './tuning.e2e.ts';
 import { practice } from './practice.e2e.ts';
@@ -35,6 +36,7 @@ const tests = [
   vehicleFridge,
   condenserFans,
   trip,
+  ownTools,
 ];
 /** These build, install and start as a user does: one after the other, with nothing beside them. */
 const alone = [startStopBackupRestore, startOptions];

@@ -1,5 +1,16 @@
 import type { Page } from 'puppeteer-core';
-import { allSaved, byTest, choose, click, demoJob, fill, seeText, signIn, tap, textOf } from './support/acts.ts';
+import {
+  allSaved,
+  byTest,
+  choose,
+  click,
+  demoJob,
+  fill,
+  seeText,
+  signIn,
+  tap,
+  textOf,
+} from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { openJobOn, PASSWORD } from './support/steps.ts';

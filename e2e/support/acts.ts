@@ -102,9 +102,9 @@ export async function textOf(page: Page, selector: string): Promise<string> {
 /** The id of the one demo job whose title holds the words. */
 export async function demoJob(page: Page, words: string): Promise<string> {
   const ids = await page.evaluate(async (search) => {
-    const { jobs } = (await (
-      await fetch(`/api/jobs?search=${encodeURIComponent(search)}`)
-    ).json()) as { jobs: { id: string }[] };
+    const { jobs } = (await (await fetch(`/api/jobs?search=${encodeURIComponent(search)}`)).json()) as {
+      jobs: { id: string }[];
+    };
     return jobs.map((job) => job.id);
   }, words);
   if (ids.length !== 1) throw new Error(`“${words}” finds ${ids.length} jobs, not one`);

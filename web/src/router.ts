@@ -83,7 +83,7 @@ export function createAppRouter(): Router {
             meta: { title: 'Wire' },
           },
           {
-            path: 'program/:view(plan|fans|forecast|tune|cabinet|compare)?',
+            path: 'program/:view(plan|fans|tools|forecast|tune|cabinet|compare)?',
             component: pages.programStation,
             props: true,
             meta: { title: 'Program' },

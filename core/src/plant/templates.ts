@@ -294,6 +294,8 @@ export interface BoxChoice {
   readonly goodsFactor?: number;
   readonly ambient?: number;
   readonly humidity?: number;
+  /** A heating stage, W, where the kind usually has none. */
+  readonly airHeater?: number;
 }
 
 /** Heat the box takes in at its design, W: what the machine was sized for. */
@@ -351,7 +353,7 @@ export function boxOf(id: TemplateId, choice: BoxChoice = {}): BoxParameters {
     heaterWatts: capacity * t.heater,
     heaterLeak: 0.15,
     hotGasWatts: capacity * 1.3,
-    airHeaterWatts: t.airHeater * size,
+    airHeaterWatts: choice.airHeater ?? t.airHeater * size,
     capacity,
     ratedEvaporating: t.inside - t.coilDifference - REFRIGERANT_DIFFERENCE,
     ratedCondensing: t.ambient + 13,

@@ -42,7 +42,6 @@ const alike: Readonly<Partial<Record<Application, Application>>> = {
   merchandiser: 'reachInRefrigerator',
   iceCreamCabinet: 'reachInFreezer',
   cellar: 'walkInCooler',
-  chilledWaterTank: 'reachInRefrigerator',
   vehicleFridge: 'reachInRefrigerator',
   pharmacyRefrigerator: 'reachInRefrigerator',
   condenserFans: 'walkInCooler',

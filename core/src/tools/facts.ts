@@ -7,6 +7,8 @@ export interface FactWords {
   readonly usual: number;
   /** Typed in the degrees shown, kept in °C. */
   readonly temperature?: true;
+  /** 1 or 0, asked as a tick. */
+  readonly tick?: true;
 }
 
 /** What is measured or known on site for the tools of one kind of job. */
@@ -46,7 +48,7 @@ export const toolFactWords = {
   meterFlow: { label: 'Flow', unit: 'm³/h', from: 0.001, to: 1000, usual: 1.2 },
   supplyReads: { label: 'Supply, raw', unit: '°C', from: -20, to: 150, usual: 64, temperature: true },
   returnReads: { label: 'Return, raw', unit: '°C', from: -20, to: 150, usual: 46, temperature: true },
-  meterInReturn: { label: 'Flow meter in the return', unit: '1 yes, 0 no', from: 0, to: 1, usual: 1 },
+  meterInReturn: { label: 'Flow meter in the return', unit: '', from: 0, to: 1, usual: 1, tick: true },
 } as const satisfies Readonly<Record<string, FactWords>>;
 
 export type ToolFactId = keyof typeof toolFactWords;

@@ -75,7 +75,7 @@ export const tools: Readonly<Record<ToolId, Tool>> = {
   stages: {
     name: 'Stages',
     question: 'Do heating and cooling stay apart?',
-    facts: [],
+    facts: ['heaterWatts'],
     belongs: ({ values }) => values['stage2.function'] === 'thermostat',
     work: stagesReport,
   },

@@ -25,7 +25,8 @@ export function unitScenario(
 ): Scenario | string {
   if (unit.application === 'condenserFans')
     return 'Condenser fans keep no box cold; their day is simulated under Fans.';
-  if (unit.application === 'heatMeter') return 'A heat meter regulates nothing; its heat is worked out under Tools.';
+  if (unit.application === 'heatMeter')
+    return 'A heat meter regulates nothing; its heat is worked out under Tools.';
   const config = controlConfig(values);
   if (typeof config === 'string') return config;
   const limits = goods[unit.goods];

@@ -37,6 +37,7 @@ const asked: readonly FactId[] = [
   'condenserEvaporating',
   'outdoorLow',
   'outdoorHigh',
+  'condenserDirty',
 ];
 const celsius = (c: number) => printFor(quantity(Math.round(c * 10) / 10, 'degC'), display.unit);
 const kelvin = (k: number) => printFor(quantity(Math.round(k * 10) / 10, 'K'), display.unit);
@@ -150,7 +151,6 @@ const floatRows = computed(() =>
   })),
 );
 const outdoorFitted = computed(() => job.program.value.unit?.probes.includes('outdoor') ?? false);
-const dirty = computed(() => facts.value.condenserDirty > 0);
 const marks = computed(() =>
   (
     [
@@ -178,15 +178,6 @@ const marks = computed(() =>
         :value="facts[fact]"
         :editable="session.mayWrite"
       />
-      <label class="flex min-h-11 items-center gap-2"
-        ><input
-          type="checkbox"
-          :checked="dirty"
-          :disabled="!session.mayWrite"
-          data-test="fact-dirty"
-          @change="job.write({ kind: 'fact', fact: 'condenserDirty', value: dirty ? 0 : 1 })"
-        />Coil is dirty</label
-      >
     </div>
     <p v-if="!config">Choose a control that regulates condenser fans; its day then stands here.</p>
     <template v-else>

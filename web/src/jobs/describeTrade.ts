@@ -18,7 +18,9 @@ export function describeTrade(body: TradeBody): string {
     case 'frostNote':
       return body.level === null ? 'taken back' : ['none', 'thin', 'middling', 'thick'][body.level]!;
     case 'humidity':
-      return body.percent === null ? 'taken back' : [`${body.percent} %`, ...(body.coil ? [`coil ${body.coil}`] : [])].join(', ');
+      return body.percent === null
+        ? 'taken back'
+        : [`${body.percent} %`, ...(body.coil ? [`coil ${body.coil}`] : [])].join(', ');
     case 'runOnStep':
       return body.minutes === null ? 'taken back' : `${body.minutes} min`;
     case 'hours':

@@ -27,7 +27,9 @@ const deeds = computed(() => {
 const band = computed(() => switchingBand(program.value.values));
 const machine = computed(() => program.value.unit !== null && isMachine(program.value.unit.application));
 const show = (celsius: number) => printFor(quantity(celsius, 'degC'), display.unit);
+const measures = computed(() => program.value.unit?.application === 'heatMeter');
 const sentence = computed(() => {
+  if (measures.value) return 'It regulates nothing: it measures flow and two temperatures.';
   const fans = machine.value ? fansOf(program.value.values) : null;
   if (fans)
     return `Fans from nothing at ${show(fans.setpoint)} to full at ${show(fans.setpoint + fans.differential)}${fans.floatingDifference === null ? '' : ', floating with the outdoor air'}.`;
@@ -53,9 +55,11 @@ const lost = computed(() => program.value.lost.length);
     <p v-else-if="sound" class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="no-findings">
       <strong class="font-semibold">✓ Nothing collides.</strong>
       {{
-        machine
-          ? 'Set points, band and alarms fit together. What the fans do with them is simulated under Fans.'
-          : 'Limits of the goods, alarms, defrost, fans and the user’s range fit together, and a simulated day of this unit says nothing against them.'
+        measures
+          ? 'Slopes and offsets are plausible. What they do to the heat is worked out under Tools.'
+          : machine
+            ? 'Set points, band and alarms fit together. What the fans do with them is simulated under Fans.'
+            : 'Limits of the goods, alarms, defrost, fans and the user’s range fit together, and a simulated day of this unit says nothing against them.'
       }}
     </p>
     <FindingList

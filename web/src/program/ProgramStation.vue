@@ -180,7 +180,11 @@ useJumpTargets(() =>
         @take="(remedy, finding) => change(remedy.values, `mends: ${finding.message}`)"
       />
     </div>
-    <div class="shrink-0 border-t border-ink bg-paper" :class="{ 'max-md:hidden': view === 'cabinet' }">
+    <div
+      v-if="hasDay"
+      class="shrink-0 border-t border-ink bg-paper"
+      :class="{ 'max-md:hidden': view === 'cabinet' }"
+    >
       <TheRule
         :values="program.inForce"
         :findings="judgement.findings.value"

@@ -17,8 +17,7 @@ const lines = computed(() =>
     ...props.course.readings.map((r) => ({
       at: r.at,
       words: [`${r.percent} %`, ...(r.coil ? [`coil ${r.coil} when the fans stopped`] : [])].join(', '),
-      back: () =>
-        job.write({ kind: 'humidity', readAt: r.at, percent: null, coil: null }),
+      back: () => job.write({ kind: 'humidity', readAt: r.at, percent: null, coil: null }),
     })),
     ...props.course.steps.map((s) => ({
       at: s.at,
@@ -54,7 +53,8 @@ async function add() {
         :key="line.at"
         class="flex flex-wrap items-center gap-x-4 border-b border-hairline py-1 text-[14.5px]"
       >
-        <span class="font-mono">{{ localDateTime(line.at) }}</span> <span class="flex-1">{{ line.words }}</span>
+        <span class="font-mono">{{ localDateTime(line.at) }}</span>
+        <span class="flex-1">{{ line.words }}</span>
         <AppButton v-if="editable" kind="quiet" @click="line.back">take back</AppButton>
       </li>
     </ul>

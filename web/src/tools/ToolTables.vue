@@ -4,6 +4,11 @@ import type { SettingValues } from '@brine/core/settings';
 import AppButton from '../shared/ui/AppButton.vue';
 
 /** What a tool tried or found; a line with values can be taken into the plan. */
+/** Figures stand right and in one width, words left. */
+const isFigures = (table: ToolTable, column: number) =>
+  column > 0 &&
+  table.rows.length > 0 &&
+  table.rows.every((row) => /^([−<\d]|none$|never|not )/.test(row.cells[column] ?? ''));
 defineProps<{ tables: readonly ToolTable[]; editable: boolean }>();
 defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
 </script>
@@ -20,7 +25,9 @@ defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
     <table class="table-plain mt-1">
       <thead>
         <tr>
-          <th v-for="(head, i) in table.heads" :key="head" :class="{ '!text-right': i > 0 }">{{ head }}</th>
+          <th v-for="(head, i) in table.heads" :key="head" :class="{ '!text-right': isFigures(table, i) }">
+            {{ head }}
+          </th>
           <th></th>
         </tr>
       </thead>
@@ -28,6 +35,7 @@ defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
         <tr
           v-for="row in table.rows"
           :key="row.id"
+          class="[&>td]:!py-1 [&>td]:align-middle"
           :class="{ 'bg-good-wash': row.best, 'text-soft': row.off }"
           :data-row="row.id"
         >
@@ -35,7 +43,7 @@ defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
             v-for="(cell, i) in row.cells"
             :key="i"
             class="text-[14.5px]"
-            :class="i > 0 ? 'text-right font-mono text-[14px]' : ''"
+            :class="isFigures(table, i) ? 'text-right font-mono text-[14px]' : ''"
           >
             {{ cell }}
           </td>
@@ -44,6 +52,7 @@ defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
             <AppButton
               v-if="editable && row.values && !row.off"
               kind="quiet"
+              class="pointer-fine:!min-h-8"
               :aria-label="`Take ${row.cells[0]}`"
               @click="$emit('take', row.values, row.why ?? '', table.id)"
               >Take</AppButton

@@ -27,7 +27,10 @@ const tool = computed<ToolId | null>(() =>
   chosen.value && own.value.includes(chosen.value) ? chosen.value : (own.value[0] ?? null),
 );
 const names = computed(() => own.value.map((id) => ({ id, name: tools[id].name })));
-const { facts, humidity, frost, report, refusal, asked, share, running, problem, stop, run } = useTool(job, tool);
+const { facts, humidity, frost, report, refusal, asked, share, running, problem, stop, run } = useTool(
+  job,
+  tool,
+);
 const sensor = computed(() => ({ row: facts.value.sensorRow, column: facts.value.sensorColumn }));
 
 async function take(values: SettingValues, why: string) {

@@ -15,23 +15,22 @@ export function jobTools(job: OpenJob): readonly ToolId[] {
 /** A tool's report, worked out in a worker whenever what it stands on changes; can be stopped. */
 export function useTool(job: OpenJob, tool: Ref<ToolId | null>) {
   const display = useDisplay();
-  const now = ref(new Date().toISOString());
   const facts = computed(() => factsOf(job.state.value));
   const humidity = computed(() => humidityOf(job.state.value));
   const frost = computed(() => frostOf(job.state.value));
-  const input = computed<ToolInput | null>(() => {
+  const input = computed<Omit<ToolInput, 'now'> | null>(() => {
     const { unit, inForce, found } = job.program.value;
     return unit
       ? {
           unit,
           values: inForce,
-          found: found?.values ?? null,
+          // What is fixed in the old control says nothing while no code of it was read.
+          found: found && found.codes.size > 0 ? found.values : null,
           facts: facts.value,
           display: display.unit,
           definition: job.replacement.value,
           humidity: humidity.value,
           frost: frost.value,
-          now: now.value,
         }
       : null;
   });
@@ -45,7 +44,7 @@ export function useTool(job: OpenJob, tool: Ref<ToolId | null>) {
     if (!asked || !which) return stop();
     share.value = 0;
     // What goes to a worker is plain data; a definition from the store is not.
-    const plain = JSON.parse(JSON.stringify(asked)) as ToolInput;
+    const plain = JSON.parse(JSON.stringify({ ...asked, now: new Date().toISOString() })) as ToolInput;
     void start(async ({ signal, isCurrent }) => {
       const result = await core.run(
         'tool',
@@ -59,10 +58,7 @@ export function useTool(job: OpenJob, tool: Ref<ToolId | null>) {
   }
   watch(
     () => JSON.stringify([tool.value, { ...input.value, definition: input.value?.definition?.id }]),
-    () => {
-      now.value = new Date().toISOString();
-      run();
-    },
+    run,
     { immediate: true },
   );
   const report = computed(() =>

@@ -47,12 +47,16 @@ const checks: readonly Check[] = [
   outsideSoundRange,
 ];
 
+/** What a heat meter has not: it regulates nothing and keeps nothing cold. */
+const ofRegulation: ReadonlySet<Check> = new Set([nothingToRegulate, noHighAlarm]);
+
 /** Findings on a set of values, worst first; with the unit known, also against its goods and its probes; with the old control's values, also against what would be forgotten. */
 export function check(
   values: SettingValues,
   unit: UnitDescription | null = null,
   found: SettingValues | null = null,
 ): readonly Finding[] {
-  const said = checks.flatMap((rule) => rule({ values, unit, found }));
+  const asked = unit?.application === 'heatMeter' ? checks.filter((rule) => !ofRegulation.has(rule)) : checks;
+  const said = asked.flatMap((rule) => rule({ values, unit, found }));
   return [...said].sort(bySeverity);
 }

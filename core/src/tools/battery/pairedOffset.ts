@@ -52,7 +52,8 @@ export function pairedOffset(air: ArrayLike<number>, plate: ArrayLike<number>): 
 
 /** True where one offset carries a set point over from air to plate. */
 export const offsetIsEnough = (paired: PairedOffset): boolean =>
-  Math.abs(paired.atStop.plate - paired.atStop.air - (paired.atStart.plate - paired.atStart.air)) <= STEADY_WITHIN;
+  Math.abs(paired.atStop.plate - paired.atStop.air - (paired.atStart.plate - paired.atStart.air)) <=
+  STEADY_WITHIN;
 
 /** A band on the air carried over to the plate: cut-out and cut-in, °C, by the line through both turning points. */
 export function onThePlate(

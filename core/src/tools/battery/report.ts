@@ -42,13 +42,17 @@ export const batteryReport: ToolWork = (input, progress) => {
   if (!done) return null;
   const refused = done.find((d) => typeof d === 'string');
   if (typeof refused === 'string') return refused;
-  const rows = done.flatMap((d, i) => (typeof d === 'string' ? [] : [{ ...list[i]!, ...d }])).map((t) => ({
-    ...t,
-    ampHours: energyOf(unit, t.figures),
-    bad: goodsOut(t.figures, t.storage),
-  }));
+  const rows = done
+    .flatMap((d, i) => (typeof d === 'string' ? [] : [{ ...list[i]!, ...d }]))
+    .map((t) => ({
+      ...t,
+      ampHours: energyOf(unit, t.figures),
+      bad: goodsOut(t.figures, t.storage),
+    }));
   const now = rows[0]!;
-  const sound = rows.filter((r) => !r.bad && r.figures.startsPerHour <= MOST_STARTS && r.insulation === now.insulation);
+  const sound = rows.filter(
+    (r) => !r.bad && r.figures.startsPerHour <= MOST_STARTS && r.insulation === now.insulation,
+  );
   const best = sound.toSorted((a, b) => a.ampHours - b.ampHours)[0];
   const days = (ah: number) => {
     const n = batteryDays(battery, ah);
@@ -65,23 +69,24 @@ export const batteryReport: ToolWork = (input, progress) => {
         id: 'battery',
         title: 'What each change costs or saves',
         heads: ['Change', 'Ah a day', 'Battery lasts', 'Starts an hour', 'Goods'],
-        rows: rows.map(
-          (r, i): ToolRow => ({
-            id: String(i),
-            cells: [
-              r.name,
-              figure(r.ampHours, ''),
-              days(r.ampHours),
-              figure(r.figures.startsPerHour, ''),
-              `${c(r.figures.product.min)} to ${c(r.figures.product.max)}${r.bad ? ', outside' : ''}`,
-            ],
-            best: r === best && i > 0,
-            off: r.bad,
-            ...(Object.keys(r.set).length > 0
-              ? { values: r.set, why: `${figure(r.ampHours, 'Ah a day')} instead of ${figure(now.ampHours, '')} in a simulated day` }
-              : {}),
-          }),
-        ),
+        rows: rows.map((r, i): ToolRow => ({
+          id: String(i),
+          cells: [
+            r.name,
+            figure(r.ampHours, ''),
+            days(r.ampHours),
+            figure(r.figures.startsPerHour, ''),
+            `${c(r.figures.product.min)} to ${c(r.figures.product.max)}${r.bad ? ', outside' : ''}`,
+          ],
+          best: r === best && i > 0,
+          off: r.bad,
+          ...(Object.keys(r.set).length > 0
+            ? {
+                values: r.set,
+                why: `${figure(r.ampHours, 'Ah a day')} instead of ${figure(now.ampHours, '')} in a simulated day`,
+              }
+            : {}),
+        })),
       },
     ],
     caution:
@@ -89,9 +94,23 @@ export const batteryReport: ToolWork = (input, progress) => {
   };
 };
 
-const goodsOut = (f: Figures, storage: { readonly min: number | null; readonly max: number | null }): boolean =>
+const goodsOut = (
+  f: Figures,
+  storage: { readonly min: number | null; readonly max: number | null },
+): boolean =>
   (storage.max !== null && f.product.max > storage.max + 0.2) ||
   (storage.min !== null && f.product.min < storage.min - 0.2);
+
+/** A set point, and the user's range moved where it would lie outside. */
+function setpointAt(values: SettingValues, celsius: number, display: ToolInput['display']): SettingValues {
+  const point = typedCelsius(celsius, display);
+  const [least, most] = [values['regulation.setpointMin'], values['regulation.setpointMax']];
+  return {
+    'regulation.setpoint': point,
+    ...(isQuantity(most) && baseValue(point) > baseValue(most) ? { 'regulation.setpointMax': point } : {}),
+    ...(isQuantity(least) && baseValue(point) < baseValue(least) ? { 'regulation.setpointMin': point } : {}),
+  };
+}
 
 function trialsOf({ values, facts, display }: ToolInput): readonly Trial[] {
   const insulation = facts.fridgeInsulation;
@@ -108,7 +127,7 @@ function trialsOf({ values, facts, display }: ToolInput): readonly Trial[] {
     { name: 'As set', set: {}, insulation },
     ...[-2, 1, 2].map((by) => ({
       name: `Set point ${c(at + by)}`,
-      set: { 'regulation.setpoint': typedCelsius(at + by, display) } as SettingValues,
+      set: setpointAt(values, at + by, display),
       insulation,
     })),
     ...[1, 2, 4, 6].map((wide) => ({

@@ -50,9 +50,7 @@ export function bestPlace(notes: readonly FrostNote[], sensor: Cell | null): Bes
 }
 
 function weightOf(cell: FrostNote, notes: readonly FrostNote[]): number {
-  const near = notes.filter(
-    (n) => Math.abs(n.row - cell.row) + Math.abs(n.column - cell.column) === 1,
-  );
+  const near = notes.filter((n) => Math.abs(n.row - cell.row) + Math.abs(n.column - cell.column) === 1);
   if (near.length === 0) return cell.level / (1 + NEIGHBOURS);
   const mean = near.reduce((sum, n) => sum + n.level, 0) / near.length;
   return (cell.level + NEIGHBOURS * mean) / (1 + NEIGHBOURS);

@@ -61,33 +61,33 @@ export const frostReport: ToolWork = (input, progress) => {
       isQuantity(set)
         ? `Set now: a defrost when the difference of air and coil has risen by ${shownKelvin(baseValue(set), display)}. Read it back from the display after it was keyed in.`
         : 'No difference for demand is set yet.',
-      ...(typeof found === 'string' ? [] : movingSteps(sensor, found.cell).map((step, i) => `${i + 1}. ${step}`)),
+      ...(typeof found === 'string'
+        ? []
+        : movingSteps(sensor, found.cell).map((step, i) => `${i + 1}. ${step}`)),
     ],
     tables: [
       {
         id: 'demand',
         title: 'Demand against interval, three days on the same doors and humidity',
         heads: ['Defrost', 'A day', 'Ice left', 'Goods at most', 'Energy'],
-        rows: rows.map(
-          (r): ToolRow => ({
-            id: r.name,
-            cells: [
-              r.name,
-              figure(r.perDay, ''),
-              r.iced <= ICE_NOTICED ? 'none' : figure(r.iced * 1000, 'g', 0),
-              shownCelsius(r.most, display),
-              figure(r.kWh, 'kWh a day'),
-            ],
-            best: r === best,
-            off: r.iced > ICE_NOTICED || r.warm || !r.takes,
-            ...(r.takes
-              ? {
-                  values: r.set,
-                  why: `three simulated days: ${figure(r.perDay, 'defrosts a day')}, ${figure(r.kWh, 'kWh a day')}, no ice left`,
-                }
-              : {}),
-          }),
-        ),
+        rows: rows.map((r): ToolRow => ({
+          id: r.name,
+          cells: [
+            r.name,
+            figure(r.perDay, ''),
+            r.iced <= ICE_NOTICED ? 'none' : figure(r.iced * 1000, 'g', 0),
+            shownCelsius(r.most, display),
+            figure(r.kWh, 'kWh a day'),
+          ],
+          best: r === best,
+          off: r.iced > ICE_NOTICED || r.warm || !r.takes,
+          ...(r.takes
+            ? {
+                values: r.set,
+                why: `three simulated days: ${figure(r.perDay, 'defrosts a day')}, ${figure(r.kWh, 'kWh a day')}, no ice left`,
+              }
+            : {}),
+        })),
       },
     ],
     caution:
@@ -139,7 +139,8 @@ function tryOne({ unit, values }: ToolInput, trial: Trial & { readonly takes: bo
   const begun = events.filter((e) => e.kind === 'phase' && e.value === 'defrost').length;
   return {
     perDay: begun / 3,
-    iced: Math.max(figures.iceGrown, figures.iceLeftAfterDefrost ?? 0),
+    // What a defrost leaves counts; frost that stands at the end only says where in its cycle the run ended.
+    iced: figures.iceLeftAfterDefrost ?? figures.iceGrown,
     most: figures.product.max,
     warm: scenario.storage.max !== null && figures.product.max > scenario.storage.max + 0.2,
     kWh: figures.kWhPerDay,

@@ -9,7 +9,8 @@ export const cycleMinutes = ({ cooling, defrost }: PeriodCycle): number => cooli
 export const cyclesPerDay = (cycle: PeriodCycle): number => 1440 / cycleMinutes(cycle);
 
 /** The cooling period that gives as many defrosts a day as an interval between starts, min; 0 where the defrost fills it. */
-export const coolingForInterval = (interval: number, defrost: number): number => Math.max(0, interval - defrost);
+export const coolingForInterval = (interval: number, defrost: number): number =>
+  Math.max(0, interval - defrost);
 
 /** When the defrosts of a day begin if the first does at a minute of the day; they wander unless the cycle divides the day. */
 export function startsOfDay(cycle: PeriodCycle, first: number): readonly number[] {

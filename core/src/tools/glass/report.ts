@@ -3,7 +3,15 @@ import { boxOf, doorFlow, humidityRatio, templates } from '../../plant/index.ts'
 import { simulate, UnitRun, type Scenario } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
-import { figure, shownCelsius, tryAll, type ToolInput, type ToolRow, type ToolWork } from '../report.ts';
+import {
+  figure,
+  shownCelsius,
+  shownKelvin,
+  tryAll,
+  type ToolInput,
+  type ToolRow,
+  type ToolWork,
+} from '../report.ts';
 import { coolingForInterval, cycleMinutes, cyclesPerDay, startsOfDay, type PeriodCycle } from './cycle.ts';
 import { dewPoint, glassSurface, heaterNeeded, sweatsFrom } from './sweat.ts';
 
@@ -41,26 +49,28 @@ export const glassReport: ToolWork = (input, progress) => {
   const needed = heaterNeeded(front, relative);
 
   const grid = triedCooling.flatMap((cooling) => triedDefrost.map((defrost) => ({ cooling, defrost })));
-  const trials = tryAll(grid, (cycle) => tryCycle(scenario, cycle), (share) => progress(share * 0.8));
+  const trials = tryAll(
+    grid,
+    (cycle) => tryCycle(scenario, cycle),
+    (share) => progress(share * 0.8),
+  );
   if (!trials) return null;
   const limit = base.storage.max;
   const holds = (t: Trial) => t.ice <= ICE_LEFT && (limit === null || t.warmest <= limit + 0.2);
   const best = trials.filter(holds).toSorted((a, b) => a.share - b.share)[0];
-  const rows = trials.map(
-    (t): ToolRow => ({
-      id: `${t.cycle.cooling}:${t.cycle.defrost}`,
-      cells: [
-        `${t.cycle.cooling} + ${t.cycle.defrost} min`,
-        `${figure(cyclesPerDay(t.cycle), '')}, every ${figure(cycleMinutes(t.cycle), 'min', 0)}`,
-        t.ice > ICE_LEFT ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
-        c(t.warmest),
-      ],
-      best: t === best,
-      off: !holds(t),
-      values: cycleValues(t.cycle),
-      why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, goods at most ${c(t.warmest)} in two simulated days`,
-    }),
-  );
+  const rows = trials.map((t): ToolRow => ({
+    id: `${t.cycle.cooling}:${t.cycle.defrost}`,
+    cells: [
+      `${t.cycle.cooling} + ${t.cycle.defrost} min`,
+      `${figure(cyclesPerDay(t.cycle), '')}, every ${figure(cycleMinutes(t.cycle), 'min', 0)}`,
+      t.ice > ICE_LEFT ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
+      c(t.warmest),
+    ],
+    best: t === best,
+    off: !holds(t),
+    values: cycleValues(t.cycle),
+    why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, goods at most ${c(t.warmest)} in two simulated days`,
+  }));
   const set = setCycle(values);
   return {
     answer: wet
@@ -100,7 +110,8 @@ function cycleValues({ cooling, defrost }: PeriodCycle): SettingValues {
 /** The periods as set; null where defrost is not counted so. */
 function setCycle(values: SettingValues): PeriodCycle | null {
   const [interval, longest] = [values['defrost.interval'], values['defrost.maxDuration']];
-  if (values['defrost.initiation'] !== 'coolingTime' || !isQuantity(interval) || !isQuantity(longest)) return null;
+  if (values['defrost.initiation'] !== 'coolingTime' || !isQuantity(interval) || !isQuantity(longest))
+    return null;
   return { cooling: Math.round(baseValue(interval) / 60), defrost: Math.round(baseValue(longest) / 60) };
 }
 
@@ -116,7 +127,7 @@ function tryCycle(scenario: Scenario, cycle: PeriodCycle): Trial {
   const { figures } = simulate({ ...scenario, config: { ...scenario.config, defrost } }, { stride: 5 })!;
   return {
     cycle,
-    ice: Math.max(figures.iceLeftAfterDefrost ?? 0, figures.iceGrown),
+    ice: figures.iceLeftAfterDefrost ?? figures.iceGrown,
     warmest: figures.product.max,
     share: figures.defrostPercent,
   };
@@ -158,5 +169,5 @@ function setbackWords({ definition, facts, values, unit, display }: ToolInput, s
     return one.count.figures(one.flows);
   };
   const [plain, night] = [run(false), run(true)];
-  return `Night set-back of ${figure(by, 'K')} from ${clock(facts.setbackFrom * 60)} to ${clock(facts.setbackTo * 60)}: ${figure(plain.kWhPerDay, '')} becomes ${figure(night.kWhPerDay, 'kWh a day')}, goods at most ${shownCelsius(night.product.max, display)} instead of ${shownCelsius(plain.product.max, display)}.${unit.goods === 'drinks' ? '' : ' Only where the goods may have it.'}`;
+  return `Night set-back of ${shownKelvin(by, display)} from ${clock(facts.setbackFrom * 60)} to ${clock(facts.setbackTo * 60)}: ${figure(plain.kWhPerDay, '')} becomes ${figure(night.kWhPerDay, 'kWh a day')}, goods at most ${shownCelsius(night.product.max, display)} instead of ${shownCelsius(plain.product.max, display)}.${unit.goods === 'drinks' ? '' : ' Only where the goods may have it.'}`;
 }

@@ -1,18 +1,28 @@
 import { printNumber } from '../../quantities/index.ts';
 import type { SettingId, SettingValues } from '../../settings/index.ts';
-import { figure, shownCelsius, shownKelvin, type ToolReport, type ToolRow, type ToolWork } from '../report.ts';
+import {
+  figure,
+  shownCelsius,
+  shownKelvin,
+  type ToolReport,
+  type ToolRow,
+  type ToolWork,
+} from '../report.ts';
 import { meterHeat, straight, type MeterHeat, type SensorLine } from './heat.ts';
 
 /** A sensor’s correction further than this from none is not plausible, K at its reading (common practice: class B is 0.3 to 0.8 K). */
 const PLAUSIBLE_K = 2;
 
-const lineOf = (values: SettingValues | null, which: 'supply' | 'return'): SensorLine | null => {
-  const slope = values?.[`meter.${which}Slope` as SettingId];
-  const offset = values?.[`meter.${which}Offset` as SettingId];
-  const amount = (value: unknown) =>
-    typeof value === 'number' ? value : value && typeof value === 'object' && 'value' in value ? Number(value.value) : null;
-  if (amount(slope) === null && amount(offset) === null) return null;
-  return { slope: amount(slope) ?? 1, offset: amount(offset) ?? 0 };
+/** The line set for a sensor; straight where nothing is. */
+const lineOf = (values: SettingValues | null, which: 'supply' | 'return'): SensorLine => {
+  const number = (id: SettingId, usual: number) => {
+    const value = values?.[id];
+    return typeof value === 'number' ? value : usual;
+  };
+  return {
+    slope: number(`meter.${which}Slope`, straight.slope),
+    offset: number(`meter.${which}Offset`, straight.offset),
+  };
 };
 
 /** Supply and return sensors with their tags: what the correction does to the heat, before and after, and what a slipped point would do. */
@@ -23,11 +33,8 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
     return: facts.returnReads,
     inReturn: facts.meterInReturn >= 0.5,
   };
-  const now = { supply: lineOf(values, 'supply') ?? straight, return: lineOf(values, 'return') ?? straight };
-  const before = {
-    supply: lineOf(found, 'supply') ?? straight,
-    return: lineOf(found, 'return') ?? straight,
-  };
+  const now = { supply: lineOf(values, 'supply'), return: lineOf(values, 'return') };
+  const before = { supply: lineOf(found, 'supply'), return: lineOf(found, 'return') };
   const heat = (s: SensorLine, r: SensorLine) => meterHeat(reading, s, r);
   const [was, is] = [heat(before.supply, before.return), heat(now.supply, now.return)];
   const change = was.kilowatts === 0 ? Number.NaN : (is.kilowatts / was.kilowatts - 1) * 100;
@@ -47,7 +54,6 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
       shownKelvin(h.difference, display),
       figure(h.kilowatts, 'kW', 2),
     ],
-    best: id === 'after',
     off: wrong,
   });
   const doubts = (['supply', 'return'] as const).flatMap((which) => {
@@ -77,11 +83,13 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
         rows: cases.map(row),
       },
     ],
-    caution: 'Pockets and pipes are hot and may be under pressure: a sensor without a pocket is never drawn from a full pipe.',
+    caution:
+      'Pockets and pipes are hot and may be under pressure: a sensor without a pocket is never drawn from a full pipe.',
   };
 };
 
-const digits = ({ slope, offset }: SensorLine) => `slope ${printNumber(slope, 4)}, offset ${printNumber(offset, 4)} K`;
+const digits = ({ slope, offset }: SensorLine) =>
+  `slope ${printNumber(slope, 4)}, offset ${printNumber(offset, 4)} K`;
 
 /** The offset with its point one place to the right: the slip that is easily missed. */
 const slipped = ({ slope, offset }: SensorLine): SensorLine => ({ slope, offset: offset * 10 });

@@ -1,15 +1,14 @@
 import { humidityRatio, type BoxParameters } from '../../plant/index.ts';
 
-/** Heat of vaporisation, J/kg; heat of air, J/(kg·K), and its Lewis factor: as in the plant. */
+/** Heat of vaporisation, J/kg, and of air, J/(kg·K): as in the plant. */
 const VAPORISATION = 2.501e6;
 const AIR_HEAT = 1006;
-const LEWIS = 0.9;
 /** Air to fins, W/(m²·K), by which the fins' area follows from the coil's conductance, and water that stays on them after the rest has dripped off, kg/m². From memory. */
 const FIN = 40;
 const HELD = 0.05;
 
 /**
- * Wet-bulb temperature, °C, of air at a relative humidity of 0 to 1: where the heat that comes from the air is what evaporation takes. Within 0.1 K of
+ * Wet-bulb temperature, °C, of air at a relative humidity of 0 to 1: where the heat that comes from the air is what evaporation takes. Within 0.2 K of
  * PsychroLib, 0 to 30 °C.
  */
 export function wetBulb(celsius: number, relative: number): number {
@@ -17,7 +16,7 @@ export function wetBulb(celsius: number, relative: number): number {
   let [low, high] = [celsius - 40, celsius];
   for (let i = 0; i < 60; i += 1) {
     const middle = (low + high) / 2;
-    const evaporates = ((humidityRatio(middle, 1) - ratio) * VAPORISATION) / (AIR_HEAT * LEWIS);
+    const evaporates = ((humidityRatio(middle, 1) - ratio) * VAPORISATION) / AIR_HEAT;
     if (evaporates < celsius - middle) low = middle;
     else high = middle;
   }

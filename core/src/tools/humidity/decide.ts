@@ -50,7 +50,10 @@ export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: 
   const last = readings.at(-1) ?? null;
   const due = step ? Date.parse(step.at) + DAYS_BETWEEN * DAY : -Infinity;
   if (!last)
-    return answer('read', 'No humidity was read yet: read it in the middle of the cellar, away from coil and door, before anything is changed.');
+    return answer(
+      'read',
+      'No humidity was read yet: read it in the middle of the cellar, away from coil and door, before anything is changed.',
+    );
   if (time < due)
     return answer(
       'wait',
@@ -69,8 +72,15 @@ export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: 
     return answer('stay', `${last.percent} % is within ${wish.low} to ${wish.high} %: leave it.`);
   if (last.percent > wish.high)
     return wish.runOn <= 0
-      ? answer('spent', `${last.percent} % is above ${wish.high} % without any run-on: the moisture comes from goods, floor or door, not from the fans.`)
-      : answer('lower', `${last.percent} % is above ${wish.high} %: a step back.`, Math.max(0, wish.runOn - STEP_MINUTES));
+      ? answer(
+          'spent',
+          `${last.percent} % is above ${wish.high} % without any run-on: the moisture comes from goods, floor or door, not from the fans.`,
+        )
+      : answer(
+          'lower',
+          `${last.percent} % is above ${wish.high} %: a step back.`,
+          Math.max(0, wish.runOn - STEP_MINUTES),
+        );
   if (last.coil === 'dry')
     return answer(
       'dry',
@@ -84,7 +94,10 @@ export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: 
       `The step to ${step.minutes} min brought ${(last.percent - before.percent).toFixed(1)} %: there is nothing more to gain this way.`,
     );
   if (wish.runOn >= MOST_MINUTES)
-    return answer('most', `${MOST_MINUTES} min is the most that is used: what is missing does not come from the coil.`);
+    return answer(
+      'most',
+      `${MOST_MINUTES} min is the most that is used: what is missing does not come from the coil.`,
+    );
   return answer(
     'raise',
     `${last.percent} % is below ${wish.low} %: one step.`,

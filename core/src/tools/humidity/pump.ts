@@ -10,7 +10,10 @@ export interface PumpPrice {
 
 /** Price of warning and of stopping, from the water of a day and a room whose machine stands. */
 export function pumpPrice(input: ToolInput, litresPerDay: number): PumpPrice | string {
-  const scenario = unitScenario(input.unit, input.values, { hours: 72, faults: faultsOf('deadCompressor', 72) });
+  const scenario = unitScenario(input.unit, input.values, {
+    hours: 72,
+    faults: faultsOf('deadCompressor', 72),
+  });
   if (typeof scenario === 'string') return scenario;
   const stopped = { ...scenario, faults: scenario.faults.map((f) => ({ ...f, from: 0 })) };
   const minutes = simulate(stopped, { stride: 5 })!.figures.minutesUntilOutside;

@@ -55,7 +55,9 @@ export const humidityReport: ToolWork = (input, progress) => {
   return {
     answer: `${decision.why}${decision.to === null ? '' : ` To ${decision.to} min, then wait ${DAYS_BETWEEN} days and read again.`}${decision.from ? ` Read again from ${decision.from.slice(0, 10)} on.` : ''}`,
     words: [
-      ...(stops ? [] : ['The fans do not stop with the compressor as set: a run-on does nothing until they do.']),
+      ...(stops
+        ? []
+        : ['The fans do not stop with the compressor as set: a run-on does nothing until they do.']),
       `At ${figure(read, '%', 0)} a wet coil of this size gives ${figure(coil.perMinute * 1000, 'g a minute', 0)} back and would be dry after about ${figure(coil.minutes, 'min', 0)} (an estimate from its size). Look at it when the fans stop: a dry coil has nothing more to give, and a reading that no longer rises says the same.`,
       `The probe of the control sits in its buffer: it follows ${unit.goods === 'ripeningCheese' ? 'the cheese' : 'the goods'}, not the air, and hides the swing of a longer run-on. Hang a second thermometer in the air for these days.`,
     ],
@@ -64,23 +66,21 @@ export const humidityReport: ToolWork = (input, progress) => {
         id: 'run-on',
         title: 'Run-on of the fans, a simulated day each',
         heads: ['Run-on', 'Water given back', 'Fans run', 'Air'],
-        rows: runs.map(
-          ({ minutes, day }): ToolRow => ({
-            id: String(minutes),
-            cells: [
-              `${minutes} min${minutes === runOn ? ', as set' : ''}`,
-              figure(back(minutes, day.stops), 'l a day', 2),
-              figure(day.fanHours, 'h a day'),
-              `${shownCelsius(day.air.min, display)} to ${shownCelsius(day.air.max, display)}`,
-            ],
-            best: minutes === decision.to,
-            // Only the step that is due is offered: never two at once, never before a reading.
-            off: minutes !== decision.to,
-            ...(minutes === decision.to
-              ? { values: runOnSetting(minutes), why: `humidity plan: ${decision.why}` }
-              : {}),
-          }),
-        ),
+        rows: runs.map(({ minutes, day }): ToolRow => ({
+          id: String(minutes),
+          cells: [
+            `${minutes} min${minutes === runOn ? ', as set' : ''}`,
+            figure(back(minutes, day.stops), 'l a day', 2),
+            figure(day.fanHours, 'h a day'),
+            `${shownCelsius(day.air.min, display)} to ${shownCelsius(day.air.max, display)}`,
+          ],
+          best: minutes === decision.to,
+          // Only the step that is due is offered: never two at once, never before a reading.
+          off: minutes !== decision.to,
+          ...(minutes === decision.to
+            ? { values: runOnSetting(minutes), why: `humidity plan: ${decision.why}` }
+            : {}),
+        })),
       },
       {
         id: 'pump',

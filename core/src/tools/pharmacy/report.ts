@@ -60,21 +60,23 @@ export const pharmacyReport: ToolWork = (input, progress) => {
         id: 'delays',
         title: 'Delay of the alarm, two busy days each',
         heads: ['Delay', 'Nags', 'Dead compressor called after', 'Goods then'],
-        rows: trials.map(
-          (t): ToolRow => ({
-            id: String(t.minutes),
-            cells: [
-              figure(t.minutes, 'min', 0),
-              t.nags === 0 ? 'none' : String(t.nags),
-              Number.isFinite(t.called.minutes) ? figure(t.called.minutes, 'min', 0) : 'not in 8 h',
-              t.called.late <= 0 ? 'inside' : Number.isFinite(t.called.late) ? `${Math.round(t.called.late)} min outside` : 'outside',
-            ],
-            best: t === best,
-            off: t.nags > 0,
-            values: t.set,
-            why: `${t.nags === 0 ? 'no alarm' : `${t.nags} alarms`} on two busy days, dead compressor called after ${Math.round(t.called.minutes)} min`,
-          }),
-        ),
+        rows: trials.map((t): ToolRow => ({
+          id: String(t.minutes),
+          cells: [
+            figure(t.minutes, 'min', 0),
+            t.nags === 0 ? 'none' : String(t.nags),
+            Number.isFinite(t.called.minutes) ? figure(t.called.minutes, 'min', 0) : 'not in 8 h',
+            t.called.late <= 0
+              ? 'inside'
+              : Number.isFinite(t.called.late)
+                ? `${Math.round(t.called.late)} min outside`
+                : 'outside',
+          ],
+          best: t === best,
+          off: t.nags > 0,
+          values: t.set,
+          why: `${t.nags === 0 ? 'no alarm' : `${t.nags} alarms`} on two busy days, dead compressor called after ${Math.round(t.called.minutes)} min`,
+        })),
       },
     ],
     caution:

@@ -44,12 +44,10 @@ export const presetsReport: ToolWork = ({ definition, found, values }): ToolRepo
         id: 'gaps',
         title: `After “${leading.name}”`,
         heads: ['Code', 'Means', 'Preset', 'To be'],
-        rows: after.gaps.map(
-          (gap): ToolRow => ({
-            id: gap.code,
-            cells: [gap.code, gap.name, String(gap.preset), String(gap.wanted)],
-          }),
-        ),
+        rows: after.gaps.map((gap): ToolRow => ({
+          id: gap.code,
+          cells: [gap.code, gap.name, String(gap.preset), String(gap.wanted)],
+        })),
       },
     ],
   };

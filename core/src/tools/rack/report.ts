@@ -39,23 +39,21 @@ export const rackReport: ToolWork = ({ unit, values, facts, display }, progress)
         id: 'rests',
         title: 'What a rest would do here, a day each',
         heads: ['Rest', 'Valve opens an hour', 'Air', 'Goods at most'],
-        rows: rows.map(
-          ({ minutes, set, figures }): ToolRow => ({
-            id: String(minutes),
-            cells: [
-              minutes === 0 ? 'none' : figure(minutes, 'min', 0),
-              figure(figures.startsPerHour, ''),
-              `${c(figures.air.min)} to ${c(figures.air.max)}`,
-              c(figures.product.max),
-            ],
-            best: minutes === 0,
-            values: set,
-            why:
-              minutes === 0
-                ? 'solenoid valve on a rack: the rack rests its own compressors'
-                : `a rest of ${minutes} min at the valve, wanted although the rack keeps its own`,
-          }),
-        ),
+        rows: rows.map(({ minutes, set, figures }): ToolRow => ({
+          id: String(minutes),
+          cells: [
+            minutes === 0 ? 'none' : figure(minutes, 'min', 0),
+            figure(figures.startsPerHour, ''),
+            `${c(figures.air.min)} to ${c(figures.air.max)}`,
+            c(figures.product.max),
+          ],
+          best: minutes === 0,
+          values: set,
+          why:
+            minutes === 0
+              ? 'solenoid valve on a rack: the rack rests its own compressors'
+              : `a rest of ${minutes} min at the valve, wanted although the rack keeps its own`,
+        })),
       },
     ],
     caution:

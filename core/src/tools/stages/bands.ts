@@ -31,7 +31,10 @@ export function twoBands(config: ControlConfig): TwoBands | null {
  * How far what heats and what cools stand apart, K. `deadBand`: from where heating begins up to where cooling begins. `margin`: the overshoot that may
  * follow a stop before the other one begins; 0 or less: one calls the other, they fight.
  */
-export function apartOf(a: StageBand, b: StageBand): { readonly deadBand: number; readonly margin: number } | null {
+export function apartOf(
+  a: StageBand,
+  b: StageBand,
+): { readonly deadBand: number; readonly margin: number } | null {
   if (a.heat === b.heat) return null;
   const [heats, cools] = a.heat ? [a, b] : [b, a];
   return {

@@ -42,17 +42,15 @@ export const stagesReport: ToolWork = (input, progress) => {
   const c = (value: number) => shownCelsius(value, display);
   const k = (value: number) => shownKelvin(value, display);
   const { apart } = bands;
-  const rows = (['first', 'second'] as const).map(
-    (id): ToolRow => ({
-      id,
-      cells: [
-        id === 'first' ? 'First stage' : 'Second stage',
-        bands[id].heat ? 'heats' : 'cools',
-        c(bands[id].on),
-        c(bands[id].off),
-      ],
-    }),
-  );
+  const rows = (['first', 'second'] as const).map((id): ToolRow => ({
+    id,
+    cells: [
+      id === 'first' ? 'First stage' : 'Second stage',
+      bands[id].heat ? 'heats' : 'cools',
+      c(bands[id].on),
+      c(bands[id].off),
+    ],
+  }));
   const both = {
     id: 'bands',
     title: 'Both bands',
@@ -92,22 +90,20 @@ export const stagesReport: ToolWork = (input, progress) => {
         id: 'dead-bands',
         title: 'Dead bands, a day each',
         heads: ['Dead band', 'Second stage', 'One after the other', 'Temperature', 'Energy'],
-        rows: known.map(
-          (t): ToolRow => ({
-            id: String(t.deadBand),
-            cells: [
-              k(t.deadBand),
-              `${c(t.bands.second.on)} to ${c(t.bands.second.off)}`,
-              t.turnovers === 0 ? 'never' : `${figure(t.turnovers, 'times', 0)}`,
-              `${c(t.least)} to ${c(t.most)}`,
-              figure(t.kWh, 'kWh'),
-            ],
-            best: t === best,
-            off: (t.bands.apart?.margin ?? 0) <= 0,
-            values: t.set,
-            why: `dead band of ${k(t.deadBand)}: ${t.turnovers === 0 ? 'the stages never follow each other within an hour' : `${t.turnovers} times a day one follows the other`}`,
-          }),
-        ),
+        rows: known.map((t): ToolRow => ({
+          id: String(t.deadBand),
+          cells: [
+            k(t.deadBand),
+            `${c(t.bands.second.on)} to ${c(t.bands.second.off)}`,
+            t.turnovers === 0 ? 'never' : `${figure(t.turnovers, 'times', 0)}`,
+            `${c(t.least)} to ${c(t.most)}`,
+            figure(t.kWh, 'kWh'),
+          ],
+          best: t === best,
+          off: (t.bands.apart?.margin ?? 0) <= 0,
+          values: t.set,
+          why: `dead band of ${k(t.deadBand)}: ${t.turnovers === 0 ? 'the stages never follow each other within an hour' : `${t.turnovers} times a day one follows the other`}`,
+        })),
       },
     ],
   };
@@ -123,7 +119,10 @@ function tryDeadBand(input: ToolInput, deadBand: number): Trial | null {
   const setpoint = bandOf(now.stage, now.setpoint).cutIn + away - band.cutIn;
   const id: SettingId = values['stage2.reference'] === 'relative' ? 'stage2.offset' : 'stage2.setpoint';
   const set = {
-    [id]: id === 'stage2.offset' ? typedKelvin(setpoint - now.setpoint, display) : typedCelsius(setpoint, display),
+    [id]:
+      id === 'stage2.offset'
+        ? typedKelvin(setpoint - now.setpoint, display)
+        : typedCelsius(setpoint, display),
   } as SettingValues;
   const all = { ...values, ...set };
   const config = controlConfig(all);
@@ -132,16 +131,27 @@ function tryDeadBand(input: ToolInput, deadBand: number): Trial | null {
   if (input.unit.application === 'chilledWaterTank') {
     const day = runTank(tankOf(input.facts), input.facts, all, 24);
     if (typeof day === 'string') return null;
-    return { deadBand, set, bands, turnovers: day.turnovers, least: day.water.min, most: day.water.max, kWh: day.kWh };
+    return {
+      deadBand,
+      set,
+      bands,
+      turnovers: day.turnovers,
+      least: day.water.min,
+      most: day.water.max,
+      kWh: day.kWh,
+    };
   }
   const scenario = unitScenario(input.unit, all);
   if (typeof scenario === 'string') return null;
-  const { figures, series } = simulate(scenario, { stride: 5, sampleEvery: 30 })!;
+  const choice = { ...scenario.choice, airHeater: input.facts.heaterWatts };
+  const { figures, series } = simulate({ ...scenario, choice }, { stride: 5, sampleEvery: 30 })!;
   return {
     deadBand,
     set,
     bands,
-    turnovers: turnoversOf(series.map(({ t, compressor, stage2 }) => ({ t, first: compressor, second: stage2 }))),
+    turnovers: turnoversOf(
+      series.map(({ t, compressor, stage2 }) => ({ t, first: compressor, second: stage2 })),
+    ),
     least: figures.air.min,
     most: figures.air.max,
     kWh: figures.kWhPerDay,

@@ -36,7 +36,8 @@ export const waterReport: ToolWork = (input, progress) => {
   const surface = day.water.min - tank.surfaceBelow;
   const iced = surface < tank.freezing + ICE_MARGIN;
   const lowest = tank.freezing + ICE_MARGIN + tank.surfaceBelow;
-  const perHour = (watts: number) => ((tank.pump + watts + tank.conductance * (tank.air - day.water.mean)) / tank.heat) * 3600;
+  const perHour = (watts: number) =>
+    ((tank.pump + watts + tank.conductance * (tank.air - day.water.mean)) / tank.heat) * 3600;
   const limit = goodsOf(input.unit.goods).max;
   const goodsAt = limit ? baseValue(limit.value) : null;
 
@@ -47,7 +48,14 @@ export const waterReport: ToolWork = (input, progress) => {
       const set = limitValues(input, high, day.water.min - beyond, delay);
       const busy = runTank(tank, facts, { ...values, ...set }, 24, [poured(input)]);
       const reaches = secondsBetween(tank, day.water.mean, high, 0) / 60;
-      return { high, low: day.water.min - beyond, delay, set, nags: typeof busy === 'string' ? 0 : busy.alarms, called: reaches + delay };
+      return {
+        high,
+        low: day.water.min - beyond,
+        delay,
+        set,
+        nags: typeof busy === 'string' ? 0 : busy.alarms,
+        called: reaches + delay,
+      };
     },
     progress,
   );
@@ -55,28 +63,26 @@ export const waterReport: ToolWork = (input, progress) => {
   const goodsMinutes = goodsAt === null ? Infinity : secondsBetween(tank, day.water.mean, goodsAt, 0) / 60;
   const sound = trials.filter((t) => t.nags === 0 && t.called < goodsMinutes);
   const best = sound.toSorted((a, b) => a.called - b.called)[0];
-  const rows = trials.map(
-    (t): ToolRow => ({
-      id: `${t.high.toFixed(2)}:${t.delay}`,
-      cells: [
-        `${c(t.low)} to ${c(t.high)}`,
-        figure(t.delay, 'min', 0),
-        t.nags === 0 ? 'none' : String(t.nags),
-        t.called === Infinity ? 'never: the room is too cold' : figure(t.called, 'min', 0),
-      ],
-      best: t === best,
-      off: t.nags > 0 || t.called >= goodsMinutes,
-      values: t.set,
-      why: `swing of the water ${c(day.water.min)} to ${c(day.water.max)} and ${k(t.high - day.water.max)} beyond; no alarm on a day with a delivery`,
-    }),
-  );
+  const rows = trials.map((t): ToolRow => ({
+    id: `${t.high.toFixed(2)}:${t.delay}`,
+    cells: [
+      `${c(t.low)} to ${c(t.high)}`,
+      figure(t.delay, 'min', 0),
+      t.nags === 0 ? 'none' : String(t.nags),
+      t.called === Infinity ? 'never: the room is too cold' : figure(t.called, 'min', 0),
+    ],
+    best: t === best,
+    off: t.nags > 0 || t.called >= goodsMinutes,
+    values: t.set,
+    why: `swing of the water ${c(day.water.min)} to ${c(day.water.max)} and ${k(t.high - day.water.max)} beyond; no alarm on a day with a delivery`,
+  }));
   return {
     answer: iced
       ? `Ice at the chiller: its surface is ${k(tank.surfaceBelow)} colder than the water, ${c(surface)}, and this water freezes at ${c(tank.freezing)}. Keep the water at ${c(lowest)} or above, stir it, or take a larger surface.`
       : `No ice at the chiller: its surface is at ${c(surface)}, this water freezes at ${c(tank.freezing)}.`,
     words: [
       `Water answers slowly: the chiller pulls ${k(-perHour(-tank.chiller))} an hour, the room warms it ${k(perHour(0))} an hour, the heater ${k(perHour(tank.heater))} an hour. Wait an hour after a change before you judge it.`,
-      `A day: ${day.starts} starts of the first output, chiller ${figure(day.chillerHours, 'h')}, heater ${figure(day.heaterHours, 'h')}, water ${c(day.water.min)} to ${c(day.water.max)}, ${figure(day.kWh, 'kWh')}.`,
+      `A day: ${day.starts === 1 ? 'one start' : `${day.starts} starts`} of the first output, chiller ${figure(day.chillerHours, 'h')}, heater ${figure(day.heaterHours, 'h')}, water ${c(day.water.min)} to ${c(day.water.max)}, ${figure(day.kWh, 'kWh')}.`,
       day.turnovers > 0
         ? `Chiller and heater follow each other within the hour ${day.turnovers} times: widen the dead band.`
         : 'Chiller and heater do not follow each other within an hour.',
@@ -97,7 +103,12 @@ export const waterReport: ToolWork = (input, progress) => {
 };
 
 /** Limits in the way the alarms are given: absolute, or from the set point. */
-function limitValues({ values, display }: ToolInput, high: number, low: number, delay: number): SettingValues {
+function limitValues(
+  { values, display }: ToolInput,
+  high: number,
+  low: number,
+  delay: number,
+): SettingValues {
   const set = values['regulation.setpoint'];
   const at = typeof set === 'object' && 'unit' in set ? baseValue(set) : 0;
   const limits =

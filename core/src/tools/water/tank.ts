@@ -148,7 +148,6 @@ function run(
     turnovers,
     alarms,
     // What a small chiller draws: a third of what it takes out (common practice).
-    kWh:
-      (((chilled / 3) * tank.chiller + heated * tank.heater + seconds * tank.pump) / 3.6e6) * (24 / hours),
+    kWh: (((chilled / 3) * tank.chiller + heated * tank.heater + seconds * tank.pump) / 3.6e6) * (24 / hours),
   };
 }

@@ -30,9 +30,7 @@ const paired = computed(() => (typeof told.value === 'object' ? told.value : nul
 const c = (celsius: number) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display.unit);
 const k = (kelvin: number) => printFor(quantity(Math.round(kelvin * 10) / 10, 'K'), display.unit);
 const band = computed(() => switchingBand(job.program.value.inForce));
-const plateBand = computed(() =>
-  paired.value && band.value ? onThePlate(paired.value, band.value) : null,
-);
+const plateBand = computed(() => (paired.value && band.value ? onThePlate(paired.value, band.value) : null));
 const rows = computed(() => {
   const p = paired.value;
   return p

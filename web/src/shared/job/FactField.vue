@@ -43,7 +43,16 @@ async function keep() {
 </script>
 
 <template>
-  <label class="flex flex-col gap-1"
+  <label v-if="words.tick" class="flex min-h-11 items-center gap-2 self-end"
+    ><input
+      type="checkbox"
+      :checked="value > 0"
+      :disabled="!editable"
+      :data-test="`fact-${fact}`"
+      @change="job.write({ kind: 'fact', fact, value: value > 0 ? 0 : 1 })"
+    />{{ words.label }}</label
+  >
+  <label v-else class="flex flex-col gap-1"
     ><span class="field-label">{{ label }}</span
     ><input
       v-model="typed"

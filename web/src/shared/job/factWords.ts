@@ -11,6 +11,7 @@ export const factWords: Readonly<
       readonly from: number;
       readonly to: number;
       readonly temperature?: true;
+      readonly tick?: true;
     }
   >
 > = {
@@ -19,7 +20,7 @@ export const factWords: Readonly<
   condenserFans: { label: 'Fans', unit: '', from: 1, to: 8 },
   condenserFanWatts: { label: 'Each fan', unit: 'W', from: 5, to: 5000 },
   condenserEvaporating: { label: 'Evaporating', unit: '°C', from: -45, to: 15, temperature: true },
-  condenserDirty: { label: 'Coil is dirty', unit: '', from: 0, to: 1 },
+  condenserDirty: { label: 'Coil is dirty', unit: '', from: 0, to: 1, tick: true },
   outdoorLow: { label: 'Coldest outdoors', unit: '°C', from: -40, to: 50, temperature: true },
   outdoorHigh: { label: 'Warmest outdoors', unit: '°C', from: -40, to: 50, temperature: true },
   bodyLength: { label: 'Body, length', unit: 'm', from: 0.5, to: 20 },
