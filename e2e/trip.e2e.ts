@@ -74,9 +74,12 @@ export const trip: EndToEndTest = {
       await page.select(byTest('alarm-sign'), 'flashing');
       await tap(page, byTest('alarm-add'));
       await seeText(page, 'May it go on?');
+      await fill(page, byTest('hours-engine'), '12');
+      await tap(page, byTest('keep-engine'));
+      await seeText(page, 'an hour meter does not run backwards');
       await fill(page, byTest('hours-engine'), '4321');
       await tap(page, byTest('keep-engine'));
-      await seeText(page, '4321');
+      await page.waitForSelector(`${byTest('hours-engine')}[placeholder="4321"]`);
 
       await inOrder(page, plain.delivery);
       expectHolds(await textOf(page, byTest('trip-tally')), '1 not', 'the belt stays as found');

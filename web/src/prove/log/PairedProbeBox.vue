@@ -84,10 +84,10 @@ function take() {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="[name, air, plate, difference] in rows" :key="name">
+          <tr v-for="[name, onAir, onPlate, difference] in rows" :key="name">
             <td>{{ name }}</td>
-            <td class="text-right font-mono">{{ air }}</td>
-            <td class="text-right font-mono">{{ plate }}</td>
+            <td class="text-right font-mono">{{ onAir }}</td>
+            <td class="text-right font-mono">{{ onPlate }}</td>
             <td class="text-right font-mono">{{ difference }}</td>
           </tr>
         </tbody>
