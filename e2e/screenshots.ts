@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from 'puppeteer-core';
-import { byTest, click, fill, signIn } from './support/acts.ts';
+import { byTest, click, demoJob, fill, signIn } from './support/acts.ts';
 import { launch, newPage } from './support/browser.ts';
 import { pdfPicture } from './support/pdfPicture.ts';
 import { startServer } from './support/server.ts';
@@ -40,16 +40,9 @@ try {
   await desk.waitForSelector(byTest('advised'), { timeout: 120_000 });
   await desk.$eval(byTest('trade-off'), (node) => node.scrollIntoView({ block: 'start' }));
   await shoot(desk, 'program-tune');
-  await visit(desk, `/jobs/${job}/program/cabinet`, 'program-cabinet');
   await desk.goto(`${server.base}/jobs/${job}/prove/run`, { waitUntil: 'networkidle0' });
   await desk.waitForSelector(`${byTest('pull-down')} circle`);
   await shoot(desk, 'prove-run');
-  await desk.goto(`${server.base}/jobs/${job}/prove/probes`, { waitUntil: 'networkidle0' });
-  await fill(desk, byTest('reads'), '34');
-  await fill(desk, byTest('truth'), '32');
-  await fill(desk, byTest('ohms'), '9.0k');
-  await fill(desk, byTest('at'), '80.6');
-  await shoot(desk, 'prove-probes');
   await desk.goto(`${server.base}/jobs/${job}/prove/log`, { waitUntil: 'networkidle0' });
   const file = await desk.waitForSelector(byTest('log-file'));
   await (file as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(
@@ -86,6 +79,15 @@ try {
   for (const [i, amps] of ['8.3', '4.8', '4.8'].entries())
     await fill(desk, byTest(`heater-amps-${i + 1}`), amps);
   await shoot(desk, 'bench');
+  const fans = await demoJob(desk, 'flat out');
+  await desk.goto(`${server.base}/jobs/${fans}/program/fans`, { waitUntil: 'networkidle0' });
+  await desk.waitForSelector(byTest('fan-figures'));
+  await shoot(desk, 'fans');
+  const bread = await demoJob(desk, 'Coil ices');
+  await desk.goto(`${server.base}/jobs/${bread}/program/tools`, { waitUntil: 'networkidle0' });
+  await desk.waitForSelector(byTest('tool-answer'));
+  await desk.$eval(byTest('frost-grid'), (node) => node.scrollIntoView({ block: 'start' }));
+  await shoot(desk, 'tools-frost');
   await desk.goto(`${server.base}/controls/write`, { waitUntil: 'networkidle0' });
   await desk.$eval(
     byTest('paste'),
@@ -106,9 +108,9 @@ try {
   const phone = await newPage(browser, 'phone');
   await phone.goto(server.base, { waitUntil: 'networkidle0' });
   await visit(phone, `/jobs/${job}/program/cabinet`, 'phone-cabinet');
-  await phone.goto(`${server.base}/jobs/${job}/prove/run`, { waitUntil: 'networkidle0' });
-  await click(phone, byTest('test-regulation.rest'));
-  await shoot(phone, 'phone-prove');
+  const van = await demoJob(phone, 'Morning run');
+  await phone.goto(`${server.base}/jobs/${van}/prove/trip`, { waitUntil: 'networkidle0' });
+  await shoot(phone, 'phone-trip');
   await phone.close();
 } finally {
   await close();
@@ -125,15 +127,6 @@ async function shoot(page: Page, name: string): Promise<void> {
   await page.evaluate(() => document.fonts.ready);
   await new Promise((resolve) => setTimeout(resolve, 700));
   await page.screenshot({ path: join(folder, `${name}.png`) as `${string}.png` });
-}
-
-async function demoJob(page: Page, words: string): Promise<string> {
-  return page.evaluate(async (search) => {
-    const { jobs } = (await (await fetch(`/api/jobs?search=${encodeURIComponent(search)}`)).json()) as {
-      jobs: { id: string }[];
-    };
-    return jobs[0]!.id;
-  }, words);
 }
 
 async function pdfOf(page: Page, job: string): Promise<Uint8Array> {

@@ -1,6 +1,7 @@
 export { controlConfig, type ControlConfig } from './config.ts';
 export { secondsOfDay } from './settingReader.ts';
 export * from './condenser/index.ts';
+export * from './engine/index.ts';
 export type { ControlEvent, Emit } from './event.ts';
 export {
   copyState,

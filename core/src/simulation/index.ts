@@ -1,7 +1,7 @@
 export * from './readLog.ts';
 export * from './replay.ts';
 export * from './scenario.ts';
-export { doorUses, type DoorUse } from './doors.ts';
+export { doorOf, doorUses, type DoorUse } from './doors.ts';
 export type { Figures, Spread, StorageLimits } from './figures.ts';
 export { judgeRun } from './judge.ts';
 export * from './thresholds.ts';

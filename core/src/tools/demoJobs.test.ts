@@ -75,6 +75,7 @@ const tableOf = (report: ToolReport, id: string) => report.tables.find((t) => t.
 const number = (cell: string | undefined) => Number(cell?.replace('−', '-').match(/-?[\d.]+/)?.[0]);
 
 const kinds: readonly (readonly [string, ToolId])[] = [
+  ['market-van', 'road'],
   ['cellar', 'humidity'],
   ['bread', 'frost'],
   ['dough', 'stages'],
@@ -190,6 +191,14 @@ describe('what the tools say holds', () => {
     const kw = (id: string) => number(rows.find((r) => r.id === id)!.cells[4]);
     expect(Math.abs(kw('after') / kw('before') - 1)).toBeLessThan(0.05);
     expect(Math.abs(kw('slip-return') / kw('after') - 1)).toBeGreaterThan(0.1);
+  });
+  test('transport: start-stop runs the engine less and lets the air stand; continuous runs from its start to the end', () => {
+    const { rows } = tableOf(reported('road', opened('market-van').input), 'modes');
+    expect(number(rows[0]!.cells[1])).toBeCloseTo(10, 1);
+    expect(number(rows[1]!.cells[1])).toBeLessThan(9);
+    expect(number(rows[1]!.cells[2])).toBeGreaterThan(number(rows[0]!.cells[2]));
+    // Fresh fish on ice: continuous (common practice).
+    expect(rows[0]!.best).toBe(true);
   });
   test('presets: after the one advised, keying in what is listed is all that is left', () => {
     const { input } = opened('flowers');

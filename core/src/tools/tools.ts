@@ -11,10 +11,12 @@ import { pharmacyReport } from './pharmacy/report.ts';
 import { presetsReport } from './presets/report.ts';
 import { rackReport } from './rack/report.ts';
 import type { ToolWork } from './report.ts';
+import { roadReport } from './road/report.ts';
 import { stagesReport } from './stages/report.ts';
 import { waterReport } from './water/report.ts';
 
 export const toolIds = [
+  'road',
   'heatMeter',
   'water',
   'stages',
@@ -49,6 +51,13 @@ const has = (definition: ControllerDefinition | null, id: SettingId) =>
 
 /** Every tool that only some kinds of job need. */
 export const tools: Readonly<Record<ToolId, Tool>> = {
+  road: {
+    name: 'Engine',
+    question: 'Run the engine all the time, or on demand?',
+    facts: [],
+    belongs: ({ unit }) => unit.application === 'transportUnit',
+    work: roadReport,
+  },
   heatMeter: {
     name: 'Heat',
     question: 'Do slope and offset of both sensors give the right heat?',
