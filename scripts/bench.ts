@@ -1,3 +1,4 @@
+import { benchKinds } from './bench/kinds.ts';
 import { benchLogs } from './bench/logs.ts';
 import { benchSimulation } from './bench/simulation.ts';
 import { benchWiring } from './bench/wiring.ts';
@@ -125,4 +126,5 @@ line(
 
 await benchSimulation(scenarioText, { least, line });
 benchWiring(marl, { least, line });
+benchKinds({ least, line });
 await benchLogs();

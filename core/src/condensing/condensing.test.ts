@@ -236,6 +236,26 @@ describe('tuning', () => {
     expect(bestLoop(trials.map((t) => ({ ...t, hunts: true })))).toBeNull();
   });
 
+  test('an overload that stands stops the fans; a quiet contact caps them, where the settings listen to it', () => {
+    const day = { hours: 24, outdoor: { low: 18, high: 30 } } as const;
+    const outputs = (more: SettingValues, rest: Partial<CondenserRun>, from: number, to: number) =>
+      runCondenser(runOf(more, { ...day, ...rest }), 60)!
+        .series.filter((s) => s.t >= from * 3600 && s.t < to * 3600)
+        .map((s) => s.output);
+    const listens: SettingValues = {
+      'condenser.overloadInput': true,
+      'condenser.overloadDelay': q(10, 's'),
+      'condenser.overloadReset': 'automatic',
+    };
+    expect(Math.max(...outputs(listens, { overload: [12, 13] }, 12.1, 13))).toBe(0);
+    expect(Math.max(...outputs(listens, { overload: [12, 13] }, 13.1, 15))).toBeGreaterThan(0.3);
+    const capped: SettingValues = { 'condenser.quietSource': 'input', 'condenser.quietCap': q(40, '%') };
+    expect(Math.max(...outputs(capped, { quietContact: [12, 15] }, 12.1, 15))).toBeLessThanOrEqual(
+      0.4 + 1e-9,
+    );
+    expect(Math.max(...outputs(capped, { quietContact: [12, 15] }, 15.1, 18))).toBeGreaterThan(0.4);
+  });
+
   test('where the fans move too much air at their least speed, only a slower one is calm', () => {
     const twoSmall = condenserPlant({
       kilowatts: 9,

@@ -20,8 +20,10 @@ export interface CondenserRun {
   readonly outdoor: OutdoorDay;
   readonly hours: number;
   readonly warmUpHours: number;
-  /** The regulating probe is open from here to there, hours of the run. */
+  /** The regulating probe is open, the overload input stands, the contact for quiet running is closed: from here to there, hours of the run. */
   readonly probeOpen?: readonly [number, number];
+  readonly overload?: readonly [number, number];
+  readonly quietContact?: readonly [number, number];
 }
 
 /** A sample: °C, shares; which fans run. */
@@ -80,10 +82,8 @@ export function runCondenser(
   };
   let flows = noFlows();
   const byDrive = config.method !== 'onOff';
-  const [openFrom, openTo] = (run.probeOpen ?? [Infinity, -Infinity]).map((h) => h * 3600) as [
-    number,
-    number,
-  ];
+  const within = (span: readonly [number, number] | undefined) =>
+    span !== undefined && now >= span[0] * 3600 && now < span[1] * 3600;
   for (; now < to; now += 1) {
     const ofDay = (((now % DAY) + DAY) % DAY) | 0;
     if (now === 0) {
@@ -91,8 +91,9 @@ export function runCondenser(
       count.begin(fans, state);
     }
     const outdoor = outdoorAt(run.outdoor, ofDay);
-    const open = now >= openFrom && now < openTo;
-    inputs.liquid = open ? Number.NaN : state.liquid;
+    inputs.liquid = within(run.probeOpen) ? Number.NaN : state.liquid;
+    inputs.overload = within(run.overload);
+    inputs.quiet = within(run.quietContact);
     inputs.backup = config.backupProbe ? state.liquid : null;
     inputs.outdoor = outdoor;
     inputs.compressor = state.running > 0;
@@ -116,7 +117,7 @@ export function runCondenser(
         compressors: state.running,
         fans: byDrive ? fans.fans.map(() => output > 0) : fans.fans.map((fan) => fan.on),
         alarm: Object.values(fans.causes).some(Boolean),
-        quiet: isQuietNow(config, ofDay),
+        quiet: isQuietNow(config, ofDay) || (config.quiet.source === 'input' && inputs.quiet),
       });
     if (progress && (now - from) % 3600 === 0 && !progress((now - from) / (to - from))) return null;
   }

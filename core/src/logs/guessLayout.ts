@@ -182,7 +182,7 @@ const words: readonly (readonly [RegExp, ColumnRole])[] = [
   [/batt|volt/i, 'battery'],
   [/flow|l\/min|lpm/i, 'flow'],
   [/(coil|evap\w*)\W*(2|b)\b|second coil/i, 'coil2'],
-  [/coil|evap|fin\b|defrost (probe|temp|sensor|end)|end of defrost/i, 'coil'],
+  [/coil|evap|plate\b|plate[ _]|fin\b|defrost (probe|temp|sensor|end)|end of defrost/i, 'coil'],
   [/product|core|goods|simulat|buffer|glycol|food|vaccine/i, 'product'],
   [/outdoor|outside|weather/i, 'outdoor'],
   [/ambient|kitchen|shop|around/i, 'ambient'],

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
 import { controlConfig } from '../control/index.ts';
 import { fullMemory, settingsOfCodes } from '../controllers/index.ts';
+import { guessLayout } from '../logs/index.ts';
 import type { SettingValues } from '../settings/index.ts';
 import { family } from '../testing/families.ts';
 import { seeded } from '../testing/seeded.ts';
@@ -226,6 +228,19 @@ describe('a probe on the plate instead of the air', () => {
     const band = onThePlate(paired, { cutOut: 2, cutIn: 6 });
     expect(band.cutOut).toBeCloseTo(-7, 0);
     expect(band.cutIn).toBeCloseTo(4, 0);
+  });
+  test('the demo boat’s log: the plate column is found, and the plate is far below the air where the compressor stops', () => {
+    const text = readFileSync(new URL('../../../demo/logs/boat-fridge.csv', import.meta.url), 'utf8');
+    const { layout } = guessLayout(text);
+    expect(layout.columns.map((c) => c.role)).toEqual(['time', 'air', 'coil']);
+    const rows = text.trim().split('\n').slice(1);
+    const column = (i: number) => rows.map((row) => Number(row.split(',')[i]));
+    const paired = pairedOffset(column(1), column(2));
+    if (typeof paired === 'string') throw new Error(paired);
+    expect(paired.cycles).toBeGreaterThan(50);
+    expect(paired.atStop.plate - paired.atStop.air).toBeLessThan(-3);
+    expect(Math.abs(paired.atStart.plate - paired.atStart.air)).toBeLessThan(2);
+    expect(offsetIsEnough(paired)).toBe(false);
   });
   test('where the distance stands still an offset is enough; too little says so', () => {
     const { air, plate } = cycles(-3, -3);

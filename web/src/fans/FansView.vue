@@ -20,7 +20,7 @@ import CautionNote from '../shared/ui/CautionNote.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import FanStrip from './FanStrip.vue';
 import TrialTable from './TrialTable.vue';
-import { useCondenser } from './useCondenser.ts';
+import { fanWhatIfs, useCondenser } from './useCondenser.ts';
 
 /** What the fans' settings do over a day on this condenser, and what would do better. */
 const emit = defineEmits<{ take: [values: SettingValues, why: string] }>();
@@ -28,7 +28,7 @@ const job = useJob();
 const display = useDisplay();
 const session = useSession();
 const condenser = useCondenser(job);
-const { facts, config, day, loops, floats, share, bestLoop: loop, bestFloat: float } = condenser;
+const { facts, config, day, whatIf, loops, floats, share, bestLoop: loop, bestFloat: float } = condenser;
 const asked: readonly FactId[] = [
   'condenserKilowatts',
   'condenserCompressors',
@@ -186,6 +186,12 @@ const marks = computed(() =>
           ><span class="text-soft">{{ m.name }}</span> <span class="font-mono">{{ m.words }}</span></span
         >
       </p>
+      <label class="flex flex-wrap items-center gap-2 text-[14.5px]"
+        >What if
+        <select v-model="whatIf" data-test="fan-what-if">
+          <option v-for="(one, id) in fanWhatIfs" :key="id" :value="id">{{ one.words }}</option>
+        </select></label
+      >
       <FormProblem :message="condenser.dayProblem.value" />
       <FanStrip v-if="day" :series="day.series" :switched="config.method === 'onOff'" />
       <p v-else class="text-soft" role="status">Simulating a day of this condenser …</p>

@@ -20,12 +20,24 @@ const SAMPLE_EVERY = 30;
 /** Bands are tried over the coldest hours: that is when fans hunt. */
 const LOOP_HOURS = 6;
 
+/** What may be tried on a day of the fans, in words. */
+export const fanWhatIfs = {
+  none: { words: 'nothing', run: {} },
+  probeOpen: { words: 'regulating probe open, 12:00 to 15:00', run: { probeOpen: [12, 15] } },
+  overload: { words: 'overload input, 12:00 to 13:00', run: { overload: [12, 13] } },
+  quietContact: { words: 'quiet contact closed until 06:00', run: { quietContact: [0, 6] } },
+} as const satisfies Readonly<
+  Record<string, { readonly words: string; readonly run: Partial<CondenserRun> }>
+>;
+export type FanWhatIf = keyof typeof fanWhatIfs;
+
 /** The condenser of a job: its day as set, and what is tried on it, in workers. */
 export function useCondenser(job: OpenJob) {
   const facts = computed(() => factsOf(job.state.value));
   const refrigerant = computed(() => job.program.value.unit?.refrigerant ?? '');
   const plant = computed(() => condenserPlant(condenserChoice(facts.value, refrigerant.value)));
   const config = computed(() => fansOf(job.program.value.inForce));
+  const whatIf = ref<FanWhatIf>('none');
   const run = computed<CondenserRun | null>(() =>
     config.value
       ? {
@@ -34,6 +46,7 @@ export function useCondenser(job: OpenJob) {
           outdoor: outdoorDay(facts.value),
           hours: 24,
           warmUpHours: 2,
+          ...fanWhatIfs[whatIf.value].run,
         }
       : null,
   );
@@ -99,6 +112,7 @@ export function useCondenser(job: OpenJob) {
     );
   };
   return {
+    whatIf,
     facts,
     refrigerant,
     plant,

@@ -3,12 +3,12 @@ import type { ToolTable } from '@brine/core/tools';
 import type { SettingValues } from '@brine/core/settings';
 import AppButton from '../shared/ui/AppButton.vue';
 
-/** What a tool tried or found; a line with values can be taken into the plan. */
 /** Figures stand right and in one width, words left. */
 const isFigures = (table: ToolTable, column: number) =>
   column > 0 &&
   table.rows.length > 0 &&
   table.rows.every((row) => /^([−<\d]|none$|never|not )/.test(row.cells[column] ?? ''));
+/** What a tool tried or found; a line with values can be taken into the plan. */
 defineProps<{ tables: readonly ToolTable[]; editable: boolean }>();
 defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
 </script>

@@ -4,8 +4,9 @@ export interface PeriodCycle {
   readonly defrost: number;
 }
 
-/** Minutes from one defrost to the next, and how many a day: periods in turn add up, an interval between starts does not. */
+/** Minutes from one defrost to the next: periods in turn add up, an interval between starts does not. */
 export const cycleMinutes = ({ cooling, defrost }: PeriodCycle): number => cooling + defrost;
+/** How many a day. */
 export const cyclesPerDay = (cycle: PeriodCycle): number => 1440 / cycleMinutes(cycle);
 
 /** The cooling period that gives as many defrosts a day as an interval between starts, min; 0 where the defrost fills it. */

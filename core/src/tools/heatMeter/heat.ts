@@ -23,7 +23,9 @@ export interface MeterHeat {
   readonly kilowatts: number;
 }
 
+/** No correction. */
 export const straight: SensorLine = { slope: 1, offset: 0 };
+/** What a reading becomes, °C. */
 export const corrected = (line: SensorLine, celsius: number): number => line.slope * celsius + line.offset;
 
 /** Heat from flow and both temperatures: mass flow at the meter times the difference of enthalpies. */

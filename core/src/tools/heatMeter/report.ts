@@ -39,7 +39,7 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
   const [was, is] = [heat(before.supply, before.return), heat(now.supply, now.return)];
   const change = was.kilowatts === 0 ? Number.NaN : (is.kilowatts / was.kilowatts - 1) * 100;
   const cases: readonly (readonly [string, string, MeterHeat, boolean])[] = [
-    ['before', 'As found', was, false],
+    ['before', found ? 'As found' : 'Uncorrected', was, false],
     ['after', 'As planned', is, false],
     ['swapped', 'If the two tags were swapped', heat(now.return, now.supply), true],
     ['slip-supply', 'If the supply offset slipped a place', heat(slipped(now.supply), now.return), true],

@@ -29,6 +29,7 @@ export function pumpAdvice(price: PumpPrice, hoursToHelp: number): 'warn' | 'sto
   return dry === cold ? null : dry ? 'warn' : 'stop';
 }
 
+/** Both answers with what they cost, as lines to choose from. */
 export function pumpRows(price: PumpPrice, hoursToHelp: number): readonly ToolRow[] {
   const advice = pumpAdvice(price, hoursToHelp);
   const hours = (n: number) => (Number.isFinite(n) ? `after ${figure(n, 'h')}` : 'not in three days');

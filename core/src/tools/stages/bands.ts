@@ -7,6 +7,7 @@ export interface StageBand {
   readonly off: number;
 }
 
+/** Both of a control, and how far apart. */
 export interface TwoBands {
   readonly first: StageBand;
   readonly second: StageBand;
