@@ -59,11 +59,14 @@ const looks = ['bg-paper', 'bg-cold/15', 'bg-cold/40', 'bg-cold/75'];
             cell.best ? 'outline-3 outline-good outline-offset-[-3px]' : '',
           ]"
           :disabled="!editable"
-          :aria-label="`Row ${cell.row}, column ${cell.column}: ${cell.words}${cell.sensor ? ', sensor is here' : ''}${cell.best ? ', best place' : ''}`"
           :data-cell="`${cell.row}:${cell.column}`"
           @click="press(cell)"
         >
           {{ cell.level === null ? '·' : cell.level }}
+          <span class="sr-only"
+            >row {{ cell.row }}, column {{ cell.column }}: {{ cell.words
+            }}{{ cell.sensor ? ', sensor is here' : '' }}{{ cell.best ? ', best place' : '' }}</span
+          >
           <span v-if="cell.sensor" class="absolute top-0 left-1 text-[12px] font-bold text-alarm">S</span>
           <span v-if="cell.best" class="absolute right-1 bottom-0 text-[12px] font-bold text-good">✓</span>
         </button>

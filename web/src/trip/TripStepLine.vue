@@ -1,26 +1,22 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { ref } from 'vue';
 import type { RunStep } from '@brine/core/jobs';
 import { parseNumber } from '@brine/core/quantities';
 import { valueOff } from '@brine/core/transport';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
+import { useDraft } from '../shared/ui/useDraft.ts';
 
 /** One step of a trip: what to look at, the number where one is read, in order or not. */
 const props = defineProps<{ run: RunStep; editable: boolean }>();
 const job = useJob();
-const value = ref('');
-const word = ref('');
+// What is being typed stays, whatever else of the trip is written meanwhile.
+const { text: value, settle: settleValue } = useDraft(() =>
+  props.run.value === null ? '' : String(props.run.value),
+);
+const { text: word, settle: settleWord } = useDraft(() => props.run.word);
 const problem = ref('');
 const askWord = ref(false);
-watch(
-  () => props.run,
-  (run) => {
-    value.value = run.value === null ? '' : String(run.value);
-    word.value = run.word;
-  },
-  { immediate: true },
-);
 async function keep(state: 'done' | 'fault' | null) {
   const { step } = props.run;
   problem.value = '';
@@ -41,6 +37,8 @@ async function keep(state: 'done' | 'fault' | null) {
     return;
   }
   askWord.value = false;
+  settleValue();
+  settleWord();
   await job.write({
     kind: 'tripStep',
     step: step.id,

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import type { FactId } from '@brine/core/jobs';
 import { parseNumber, printFor, printNumber, quantity, valueIn } from '@brine/core/quantities';
 import { useDisplay } from '../display/displayStore.ts';
 import { readTemperature } from '../display/readTemperature.ts';
+import { useDraft } from '../ui/useDraft.ts';
 import { factWords } from './factWords.ts';
 import { useJob } from './useJob.ts';
 
@@ -17,9 +18,8 @@ const shown = computed(() =>
     ? printNumber(valueIn(quantity(props.value, 'degC'), display.unit), 1)
     : printNumber(props.value, 2),
 );
-const typed = ref('');
+const { text: typed, settle } = useDraft(() => shown.value);
 const problem = ref('');
-watch(shown, (now) => (typed.value = now), { immediate: true });
 const label = computed(() => {
   const unit = words.value.temperature ? display.symbol : words.value.unit;
   return unit ? `${words.value.label}, ${unit}` : words.value.label;
@@ -38,6 +38,7 @@ async function keep() {
     return;
   }
   problem.value = '';
+  settle();
   await job.write({ kind: 'fact', fact: props.fact, value });
 }
 </script>
