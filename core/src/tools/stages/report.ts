@@ -74,7 +74,7 @@ export const stagesReport: ToolWork = (input, progress) => {
   return {
     answer:
       apart.margin <= 0
-        ? `They fight: one stops where the other begins (${k(apart.margin)} between them).`
+        ? `They fight: one is still running where the other begins (${k(-apart.margin)} too far).`
         : apart.margin < LEAST_MARGIN
           ? `Close: only ${k(apart.margin)} for overshoot after a stop; ${k(LEAST_MARGIN)} and more is usual.`
           : `They stand apart: heating begins ${k(apart.deadBand)} below where cooling begins, ${k(apart.margin)} are left for overshoot.`,
