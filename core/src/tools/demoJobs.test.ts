@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
+import { check } from '../advice/index.ts';
 import { factsOf, fold, frostOf, humidityOf, programOf, type EntryBody } from '../jobs/index.ts';
 import { validateSet } from '../settings/index.ts';
 import { acceptedInOrder } from '../testing/entries.ts';
@@ -162,6 +163,11 @@ describe('what the tools say holds', () => {
   test('rack: no rest of its own (common practice), and a rest only warms the box', () => {
     const { input } = opened('creamery');
     expect(input.values['compressor.minOffTime']).toMatchObject({ value: 0 });
+    // Nothing says a rest is missing, since the valve protects no compressor; on a compressor it does.
+    const rests = (unit: ToolInput['unit']) =>
+      check(input.values, unit).filter((f) => f.settings.includes('compressor.minOffTime'));
+    expect(rests(input.unit)).toEqual([]);
+    expect(rests({ ...input.unit, compressor: 'direct' }).map((f) => f.code)).toContain('noRest');
     const { rows } = tableOf(reported('rack', input), 'rests');
     expect(rows[0]).toMatchObject({ id: '0', best: true });
     expect(number(rows.at(-1)!.cells[3])).toBeGreaterThanOrEqual(number(rows[0]!.cells[3]));

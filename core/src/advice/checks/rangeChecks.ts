@@ -25,10 +25,19 @@ export const impossibleValues: Check = ({ values }) =>
 const ROUNDING_K = 0.5;
 const TEMPERATURE_KINDS: ReadonlySet<string> = new Set(['temperature', 'temperatureDifference']);
 
+/** Ranges that protect a compressor; a valve on a rack has none behind it. */
+const protectsCompressor: ReadonlySet<SettingId> = new Set([
+  'compressor.minOffTime',
+  'compressor.minOnTime',
+  'compressor.minStartInterval',
+  'compressor.powerOnDelay',
+]);
+
 /** Values outside the range thought sound for this application: worth a look, and often right. */
 export const outsideSoundRange: Check = ({ values, unit }) => {
   if (!unit) return [];
   return (Object.keys(values) as SettingId[]).flatMap((id): readonly Finding[] => {
+    if (unit.compressor === 'rackSolenoid' && protectsCompressor.has(id)) return [];
     const value = values[id];
     const entry = findSetting(id);
     const range = entry && soundRange(entry, unit.application);

@@ -86,9 +86,9 @@ function take() {
         <tbody>
           <tr v-for="[name, onAir, onPlate, difference] in rows" :key="name">
             <td>{{ name }}</td>
-            <td class="text-right font-mono">{{ onAir }}</td>
-            <td class="text-right font-mono">{{ onPlate }}</td>
-            <td class="text-right font-mono">{{ difference }}</td>
+            <td class="text-right font-mono whitespace-nowrap">{{ onAir }}</td>
+            <td class="text-right font-mono whitespace-nowrap">{{ onPlate }}</td>
+            <td class="text-right font-mono whitespace-nowrap">{{ difference }}</td>
           </tr>
         </tbody>
       </table>
