@@ -18,6 +18,35 @@ function json(...argv: string[]) {
 }
 
 describe('replay', () => {
+  test('a log of the liquid line replays as fan percent: (T − S)/D of full, off at the set point (closed form of a proportional band)', () => {
+    const fans = scratch.file(
+      'fans.settings.json',
+      JSON.stringify({
+        format: 'brine-dial/settings@1',
+        values: {
+          'condenser.setpoint': { value: 30, unit: 'degC' },
+          'condenser.differential': { value: 4, unit: 'K' },
+          'condenser.method': 'proportional',
+          'condenser.speedMin': { value: 0, unit: '%' },
+          'condenser.speedMax': { value: 100, unit: '%' },
+        },
+      }),
+    );
+    const liquid = [29, 31, 32, 33.5, 36, 30, 28];
+    const trace = scratch.file(
+      'liquid.csv',
+      `time,liquid_degC,compressor\n${liquid.map((t, i) => `${i * 60},${t},1`).join('\n')}\n`,
+    );
+    const { events } = json('replay', '--settings', fans, '--trace', trace);
+    expect(events).toEqual([
+      { t: 60, kind: 'condenserFan', value: 25 },
+      { t: 120, kind: 'condenserFan', value: 50 },
+      { t: 180, kind: 'condenserFan', value: 87.5 },
+      { t: 240, kind: 'condenserFan', value: 100 },
+      { t: 300, kind: 'condenserFan', value: 0 },
+    ]);
+  });
+
   test('the example, worked out by hand', () => {
     const { events, totals } = json('replay', '--settings', settings, '--trace', log);
     // 42 °F is above 41: runs at once. 38 at 600: off. 41.5 at 700 calls; the rest of 240 s ends at 840. 45 at 760 is over the limit of 44,

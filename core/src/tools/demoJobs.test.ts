@@ -1,7 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { check } from '../advice/index.ts';
-import { factsOf, fold, frostOf, humidityOf, programOf, type EntryBody } from '../jobs/index.ts';
+import { leaveBehindSheet } from '../handover/index.ts';
+import {
+  factsOf,
+  fold,
+  frostOf,
+  humidityOf,
+  programOf,
+  type EntryBody,
+  type Program,
+} from '../jobs/index.ts';
 import { validateSet } from '../settings/index.ts';
 import { acceptedInOrder } from '../testing/entries.ts';
 import { family } from '../testing/families.ts';
@@ -19,6 +28,7 @@ const { jobs } = JSON.parse(
 interface Opened {
   readonly input: ToolInput;
   readonly own: readonly ToolId[];
+  readonly program: Program;
 }
 /** A job of the demo as the page has it open, on a morning after it was taken in. */
 const known = new Map<string, Opened>();
@@ -47,6 +57,7 @@ function open(key: string): Opened {
   const unit = program.unit!;
   const found = program.found && program.found.codes.size > 0 ? program.found.values : null;
   return {
+    program,
     own: toolsFor({ unit, values: program.inForce, definition }),
     input: {
       unit,
@@ -107,6 +118,28 @@ describe('every demo job of a kind has its tool, and the tool an answer', () => 
           expect(row.why).toBeTruthy();
         }
       }
+    }
+  });
+  test('every demo job with a new control comes to a sheet, and those handed over have every code settled', () => {
+    for (const job of jobs) {
+      const control = job.entries.findLast((e) => e.kind === 'control' && e.role === 'new')?.controller;
+      if (!control || !job.entries.some((e) => e.kind === 'answer')) continue;
+      const { program } = opened(job.key);
+      const sheet = leaveBehindSheet({
+        unit: job.title,
+        site: '',
+        company: '',
+        control: family(control),
+        controlVersion: '1',
+        plate: [],
+        by: '',
+        date: '2026-11-26',
+        watch: '',
+        program,
+      });
+      expect([job.key, sheet.groups.length > 0]).toEqual([job.key, true]);
+      if (job.entries.some((e) => e.kind === 'handedOver'))
+        expect([job.key, program.rows.filter((row) => row.state === 'open')]).toEqual([job.key, []]);
     }
   });
   test('a job without such a kind has none of them, and stopping stops', () => {
