@@ -61,7 +61,12 @@ export const condenserFans: EndToEndTest = {
 
       await at('handover');
       await page.waitForSelector(byTest('sheet'));
-      expectHolds(await textOf(page, byTest('sheet')), '50 %', 'the sheet says what was keyed in');
+      // The sheet says what was keyed in.
+      await page.waitForFunction(
+        (sheet) => document.querySelector(sheet)?.textContent?.includes('50 %'),
+        {},
+        byTest('sheet'),
+      );
       const why = await page.evaluate(
         async (job) => JSON.stringify(await (await fetch(`/api/jobs/${job}/entries`)).json()),
         id,

@@ -90,12 +90,18 @@ async function read() {
     celsius: valueIn(parsed.value, 'degC'),
   });
 }
-const opened = ref<string | null>(null);
-const openDoors = () => (opened.value = new Date().toISOString());
+/** Doors that stand open are kept on the device until they are shut: a driver looks at other pages meanwhile. */
+const openKey = `brine-doors-open:${job.id}`;
+const opened = ref(localStorage.getItem(openKey));
+function openDoors() {
+  opened.value = new Date().toISOString();
+  localStorage.setItem(openKey, opened.value);
+}
 async function shutDoors() {
   const since = opened.value;
   if (!since) return;
   opened.value = null;
+  localStorage.removeItem(openKey);
   await job.write({
     kind: 'doorStop',
     openedAt: since,
