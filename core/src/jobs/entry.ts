@@ -10,7 +10,7 @@ import {
   type Wire,
 } from '../wiring/index.ts';
 import { provingRegister, type ProvingBody } from './provingEntry.ts';
-import { tradeRegister, type TradeBody } from './tradeEntry.ts';
+import { isTrade, tradeRegister, type TradeBody } from './tradeEntry.ts';
 import type { QuestionId } from './questions.ts';
 
 /** A controller definition as it was when a sheet was made: a sheet pins version and hash. */
@@ -146,6 +146,7 @@ export interface AcceptedEntry extends Entry {
 
 /** The register an entry writes, or null where entries only add up. Two entries of one register replace each other. */
 export function registerOf(body: EntryBody): string | null {
+  if (isTrade(body)) return tradeRegister(body);
   switch (body.kind) {
     case 'control':
       return `control:${body.role}`;
@@ -183,17 +184,6 @@ export function registerOf(body: EntryBody): string | null {
     case 'note':
     case 'sheet':
       return null;
-    case 'fact':
-    case 'tripStep':
-    case 'tripReading':
-    case 'doorStop':
-    case 'frostNote':
-    case 'humidity':
-    case 'runOnStep':
-    case 'hours':
-    case 'serviced':
-    case 'alarmSign':
-      return tradeRegister(body);
     default:
       return provingRegister(body);
   }

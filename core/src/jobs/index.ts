@@ -15,6 +15,6 @@ export type {
   ReferenceInstrument,
   Stroke,
 } from './provingEntry.ts';
-export { factIds, type FactId, type TradeBody, type TripStepState } from './tradeEntry.ts';
+export { factIds, isTrade, type FactId, type TradeBody, type TripStepState } from './tradeEntry.ts';
 export * from './facts.ts';
 export * from './trip.ts';

@@ -13,7 +13,8 @@ import {
   type Fields,
 } from './fields.ts';
 import { judgeProving, provingKinds } from './readProving.ts';
-import { judgeTrade, tradeKinds } from './readTrade.ts';
+import { judgeTrade } from './readTrade.ts';
+import { tradeKinds } from './tradeEntry.ts';
 import { findQuestion } from './questions.ts';
 
 const MOST_POINTS = 60;

@@ -50,8 +50,5 @@ const judges: Readonly<Record<TradeBody['kind'], (f: Fields) => string | null>> 
     text(f, 'alarm', LONGEST_ID) ?? (f['sign'] === null ? null : oneOf(f, 'sign', ['steady', 'flashing'])),
 };
 
-/** Kinds of entries that the tools of one kind of job write. */
-export const tradeKinds = Object.keys(judges) as readonly TradeBody['kind'][];
-
 /** Judges the body of such an entry: a sentence that names the field, or null. */
 export const judgeTrade = (kind: TradeBody['kind'], f: Fields): string | null => judges[kind](f);

@@ -61,6 +61,24 @@ export type TradeBody =
   | { readonly kind: 'serviced'; readonly service: string; readonly atHours: number | null }
   | { readonly kind: 'alarmSign'; readonly alarm: string; readonly sign: AlarmSign | null };
 
+/** Every kind of such an entry; the compiler holds the list to the type. */
+export const tradeKinds = Object.keys({
+  fact: true,
+  tripStep: true,
+  tripReading: true,
+  doorStop: true,
+  frostNote: true,
+  humidity: true,
+  runOnStep: true,
+  hours: true,
+  serviced: true,
+  alarmSign: true,
+} satisfies Record<TradeBody['kind'], true>) as readonly TradeBody['kind'][];
+
+/** True for what the tools of one kind of job write. */
+export const isTrade = (body: { readonly kind: string }): body is TradeBody =>
+  (tradeKinds as readonly string[]).includes(body.kind);
+
 /** The register such an entry writes. */
 export function tradeRegister(body: TradeBody): string {
   switch (body.kind) {

@@ -11,4 +11,5 @@ export { storedHeat, storedWater } from './stored.ts';
 export { boxOf, templateIds, templates, type BoxChoice, type TemplateId } from './templates.ts';
 export { stepFirstOrder, type FirstOrder } from './firstOrder.ts';
 export { humidityRatio, relativeHumidity, saturationPressure } from './moistAir.ts';
+export { AIR_HEAT, VAPORISATION } from './constants.ts';
 export { doorFlow } from './infiltration.ts';

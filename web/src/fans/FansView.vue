@@ -11,6 +11,7 @@ import {
 import { printFor, quantity, valueIn, type Quantity } from '@brine/core/quantities';
 import type { SettingId, SettingValues } from '@brine/core/settings';
 import type { FactId } from '@brine/core/jobs';
+import { shownCelsius, shownKelvin, typedKelvin } from '@brine/core/tools';
 import FactField from '../shared/job/FactField.vue';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
@@ -39,13 +40,8 @@ const asked: readonly FactId[] = [
   'outdoorHigh',
   'condenserDirty',
 ];
-const celsius = (c: number) => printFor(quantity(Math.round(c * 10) / 10, 'degC'), display.unit);
-const kelvin = (k: number) => printFor(quantity(Math.round(k * 10) / 10, 'K'), display.unit);
-/** A difference as it is typed on a display: in its degrees, to a tenth. */
-const typedK = (k: number): Quantity =>
-  display.unit === 'degF'
-    ? quantity(Math.round(k * 18) / 10, 'deltaF')
-    : quantity(Math.round(k * 10) / 10, 'K');
+const celsius = (c: number) => shownCelsius(c, display.unit);
+const kelvin = (k: number) => shownKelvin(k, display.unit);
 const lowest = computed(() =>
   lowestCondensing(condenser.refrigerant.value, facts.value.condenserEvaporating, celsius),
 );
@@ -114,7 +110,7 @@ const loopRows = computed(() =>
     best: t === loop.value,
     off: t.hunts,
     values: {
-      'condenser.differential': typedK(t.band),
+      'condenser.differential': typedKelvin(t.band, display.unit),
       ...(integral.value ? { 'condenser.integralTime': quantity(t.integralTime, 's') } : {}),
       ...(t.speedMin === config.value?.speed.min
         ? {}
@@ -145,7 +141,7 @@ const floatRows = computed(() =>
       : {
           'condenser.floating': true,
           'condenser.outdoorProbe': true,
-          'condenser.floatingDifference': typedK(t.difference),
+          'condenser.floatingDifference': typedKelvin(t.difference, display.unit),
         }) as SettingValues,
     why: `tried on this condenser: ${t.totalKWh.toFixed(1)} kWh a day in all`,
   })),

@@ -1,4 +1,4 @@
-import { findQuestion, type EntryBody, type MeasureId } from '@brine/core/jobs';
+import { findQuestion, isTrade, type EntryBody, type MeasureId } from '@brine/core/jobs';
 import { doubtWords, meterUnitOf, nameOf } from '@brine/core/wiring';
 import { isQuantity, printQuantity } from '@brine/core/quantities';
 import { isSettingId, printValue, settingOf } from '@brine/core/settings';
@@ -9,6 +9,7 @@ import type { OpenJob } from '../shared/job/useJob.ts';
 
 /** What an entry says, in a few words. */
 export function describeBody(body: EntryBody): string {
+  if (isTrade(body)) return describeTrade(body);
   switch (body.kind) {
     case 'control':
       return body.definition?.family ?? 'none';
@@ -82,17 +83,6 @@ export function describeBody(body: EntryBody): string {
       return [body.colour, body.gauge].filter(Boolean).join(', ') || 'as planned';
     case 'picture':
       return body.gone ? 'taken off' : body.caption || 'no caption';
-    case 'fact':
-    case 'tripStep':
-    case 'tripReading':
-    case 'doorStop':
-    case 'frostNote':
-    case 'humidity':
-    case 'runOnStep':
-    case 'hours':
-    case 'serviced':
-    case 'alarmSign':
-      return describeTrade(body);
     default:
       return describeProving(body);
   }
@@ -105,6 +95,7 @@ export function describeEntry(body: EntryBody): string {
 }
 
 function subject(body: EntryBody): string {
+  if (isTrade(body)) return tradeSubject(body);
   switch (body.kind) {
     case 'control':
       return body.role === 'old' ? 'The old control' : 'The new control';
@@ -149,17 +140,6 @@ function subject(body: EntryBody): string {
       return `Wire ${body.wire}`;
     case 'picture':
       return 'Picture';
-    case 'fact':
-    case 'tripStep':
-    case 'tripReading':
-    case 'doorStop':
-    case 'frostNote':
-    case 'humidity':
-    case 'runOnStep':
-    case 'hours':
-    case 'serviced':
-    case 'alarmSign':
-      return tradeSubject(body);
     default:
       return provingSubject(body);
   }

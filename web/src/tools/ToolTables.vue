@@ -10,7 +10,7 @@ const isFigures = (table: ToolTable, column: number) =>
   table.rows.every((row) => /^([−<\d]|none$|never|not )/.test(row.cells[column] ?? ''));
 /** What a tool tried or found; a line with values can be taken into the plan. */
 defineProps<{ tables: readonly ToolTable[]; editable: boolean }>();
-defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
+defineEmits<{ take: [values: SettingValues, why: string] }>();
 </script>
 
 <template>
@@ -54,7 +54,7 @@ defineEmits<{ take: [values: SettingValues, why: string, table: string] }>();
               kind="quiet"
               class="pointer-fine:!min-h-8"
               :aria-label="`Take ${row.cells[0]}`"
-              @click="$emit('take', row.values, row.why ?? '', table.id)"
+              @click="$emit('take', row.values, row.why ?? '')"
               >Take</AppButton
             >
           </td>

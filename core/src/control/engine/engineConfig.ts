@@ -1,6 +1,7 @@
 import type { SettingValues } from '../../settings/index.ts';
 import { controlConfig } from '../config.ts';
 import { bandOf } from '../demand.ts';
+import { settingReader } from '../settingReader.ts';
 
 /** How a transport unit's engine is run. Seconds, °C, K. */
 export interface EngineConfig {
@@ -27,13 +28,9 @@ export function engineOf(values: SettingValues): EngineConfig | string {
   if (typeof config === 'string') return config;
   const { differential } = config.stage;
   const { cutIn } = bandOf({ ...config.stage, heat: false }, 0);
-  const confirm = values['transport.confirmTime'];
-  const seconds =
-    typeof confirm === 'object' && 'value' in confirm
-      ? confirm.value * (confirm.unit === 'min' ? 60 : 1)
-      : USUAL_CONFIRM;
+  const read = settingReader(values);
   return {
-    runMode: values['transport.runMode'] === 'startStop' ? 'startStop' : 'continuous',
+    runMode: read.word('transport.runMode', 'continuous') as EngineConfig['runMode'],
     setpoint: config.setpoint,
     setpointMin: config.setpointMin,
     setpointMax: config.setpointMax,
@@ -41,7 +38,7 @@ export function engineOf(values: SettingValues): EngineConfig | string {
     band: Math.max(cutIn, differential / 2),
     minOn: config.compressor.minOn,
     minOff: config.compressor.minOff,
-    confirmTime: seconds,
+    confirmTime: read.amount('transport.confirmTime') ?? USUAL_CONFIRM,
     autoStart: values['transport.autoStart'] !== false,
   };
 }

@@ -1,6 +1,6 @@
 import { baseValue, isQuantity, quantity } from '../../quantities/index.ts';
-import { boxOf, doorFlow, humidityRatio, templates } from '../../plant/index.ts';
-import { simulate, UnitRun, type Scenario } from '../../simulation/index.ts';
+import { AIR_HEAT, boxOf, doorFlow, humidityRatio, templates, VAPORISATION } from '../../plant/index.ts';
+import { doorOf, simulate, UnitRun, type Scenario } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
 import {
@@ -140,12 +140,17 @@ function doorWords({ unit }: ToolInput, room: number, relative: number): string 
   const inside: [number, number] = [t.inside, humidityRatio(t.inside, 0.8)];
   const outside: [number, number] = [room, humidityRatio(room, relative)];
   const flow = doorFlow(box.door, inside, outside, true);
-  const openings = t.openings * 12 * ({ seldom: 0.5, normal: 1, busy: 1.6 }[unit.doorUse ?? 'normal'] ?? 1);
-  // Two of the twelve hours are twice as busy.
-  const seconds = openings * (14 / 12) * t.openSeconds;
-  const heat = flow * seconds * (1006 * (room - t.inside) + Math.max(0, outside[1] - inside[1]) * 2.501e6);
+  const isOpen = doorOf(unit.application as 'merchandiser', unit.doorUse ?? 'normal');
+  let [openings, seconds] = [0, 0];
+  for (let second = 1; second < 86400; second += 1) {
+    if (!isOpen(second)) continue;
+    seconds += 1;
+    if (!isOpen(second - 1)) openings += 1;
+  }
+  const heat =
+    flow * seconds * (AIR_HEAT * (room - t.inside) + Math.max(0, outside[1] - inside[1]) * VAPORISATION);
   const water = flow * seconds * Math.max(0, outside[1] - inside[1]);
-  return `Doors: about ${figure(openings * (14 / 12), 'openings', 0)} a day bring ${figure(heat / 3.6e6, 'kWh')} of heat and ${figure(water * 1000, 'g', 0)} of water, which the coil must take and the defrost give back.`;
+  return `Doors: about ${figure(openings, 'openings', 0)} a day bring ${figure(heat / 3.6e6, 'kWh')} of heat and ${figure(water * 1000, 'g', 0)} of water, which the coil must take and the defrost give back.`;
 }
 
 /** What a set-back in the closed hours saves, where the control has one. */

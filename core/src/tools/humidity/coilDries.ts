@@ -1,8 +1,5 @@
-import { humidityRatio, type BoxParameters } from '../../plant/index.ts';
+import { AIR_HEAT, humidityRatio, VAPORISATION, type BoxParameters } from '../../plant/index.ts';
 
-/** Heat of vaporisation, J/kg, and of air, J/(kg·K): as in the plant. */
-const VAPORISATION = 2.501e6;
-const AIR_HEAT = 1006;
 /** Air to fins, W/(m²·K), by which the fins' area follows from the coil's conductance, and water that stays on them after the rest has dripped off, kg/m². From memory. */
 const FIN = 40;
 const HELD = 0.05;

@@ -1,5 +1,5 @@
 import { goodsOf } from '../../advice/index.ts';
-import { baseValue, quantity } from '../../quantities/index.ts';
+import { baseValue, isQuantity, quantity } from '../../quantities/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import {
   figure,
@@ -110,7 +110,7 @@ function limitValues(
   delay: number,
 ): SettingValues {
   const set = values['regulation.setpoint'];
-  const at = typeof set === 'object' && 'unit' in set ? baseValue(set) : 0;
+  const at = isQuantity(set) ? baseValue(set) : 0;
   const limits =
     values['alarms.reference'] === 'relative'
       ? {

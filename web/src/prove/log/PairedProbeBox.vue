@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue';
 import { switchingBand } from '@brine/core/advice';
-import { printFor, quantity } from '@brine/core/quantities';
-import { offsetIsEnough, onThePlate, type PairedOffset } from '@brine/core/tools';
+import {
+  offsetIsEnough,
+  onThePlate,
+  shownCelsius,
+  shownKelvin,
+  typedCelsius,
+  typedKelvin,
+  type PairedOffset,
+} from '@brine/core/tools';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
@@ -27,8 +34,8 @@ watch(
   { immediate: true },
 );
 const paired = computed(() => (typeof told.value === 'object' ? told.value : null));
-const c = (celsius: number) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display.unit);
-const k = (kelvin: number) => printFor(quantity(Math.round(kelvin * 10) / 10, 'K'), display.unit);
+const c = (celsius: number) => shownCelsius(celsius, display.unit);
+const k = (kelvin: number) => shownKelvin(kelvin, display.unit);
 const band = computed(() => switchingBand(job.program.value.inForce));
 const plateBand = computed(() => (paired.value && band.value ? onThePlate(paired.value, band.value) : null));
 const rows = computed(() => {
@@ -44,14 +51,9 @@ const steady = computed(() => paired.value !== null && offsetIsEnough(paired.val
 function take() {
   const p = plateBand.value;
   if (!p || !paired.value) return;
-  const fahrenheit = display.unit === 'degF';
   const why = `probe moved from the air to the plate: learned from ${paired.value.cycles} cycles of a log of both`;
-  const setpoint = fahrenheit
-    ? quantity(Math.round(p.cutOut * 1.8 + 32), 'degF')
-    : quantity(Math.round(p.cutOut * 10) / 10, 'degC');
-  const differential = fahrenheit
-    ? quantity(Math.round((p.cutIn - p.cutOut) * 1.8), 'deltaF')
-    : quantity(Math.round((p.cutIn - p.cutOut) * 10) / 10, 'K');
+  const setpoint = typedCelsius(p.cutOut, display.unit);
+  const differential = typedKelvin(p.cutIn - p.cutOut, display.unit);
   void job.write(
     { kind: 'planned', setting: 'regulation.differentialPlacement', value: 'setpointIsCutOut', why },
     { kind: 'planned', setting: 'regulation.setpoint', value: setpoint, why },
