@@ -2,6 +2,7 @@ import type { UnitDescription } from '../advice/index.ts';
 import type { ControllerDefinition } from '../controllers/index.ts';
 import { printFor, printNumber, quantity, type Quantity, type TemperatureUnit } from '../quantities/index.ts';
 import type { SettingValues } from '../settings/index.ts';
+import type { Spread, StorageLimits } from '../simulation/index.ts';
 import type { ToolFacts } from './facts.ts';
 import type { HumidityCourse } from './humidity/decide.ts';
 
@@ -85,16 +86,26 @@ export const typedKelvin = (kelvin: number, display: TemperatureUnit): Quantity 
 export const figure = (value: number, unit: string, decimals = 1): string =>
   `${printNumber(value, decimals)} ${unit}`.trim();
 
-/** Runs a list of trials one by one; null where it was stopped on the way. */
-export function tryAll<In, Out>(
+/** Goods may pass their limit by so much in a simulated day, K: the box is an estimate. */
+const GOODS_SLACK = 0.2;
+
+/** True where goods stay between their limits. */
+export const goodsHold = (product: Pick<Spread, 'min' | 'max'>, limits: StorageLimits): boolean =>
+  (limits.max === null || product.max <= limits.max + GOODS_SLACK) &&
+  (limits.min === null || product.min >= limits.min - GOODS_SLACK);
+
+/** Runs a list of trials one by one; the first sentence of one that cannot be run, or null where it was stopped on the way. */
+export function tryAll<In, Out extends object>(
   list: readonly In[],
-  work: (one: In) => Out,
+  work: (one: In) => Out | string,
   progress: ToolProgress,
-): Out[] | null {
+): Out[] | string | null {
   const done: Out[] = [];
   for (const [i, one] of list.entries()) {
     if (!progress(i / list.length)) return null;
-    done.push(work(one));
+    const out = work(one);
+    if (typeof out === 'string') return out;
+    done.push(out);
   }
   return done;
 }

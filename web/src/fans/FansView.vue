@@ -11,7 +11,7 @@ import {
 import { printFor, quantity, valueIn, type Quantity } from '@brine/core/quantities';
 import type { SettingId, SettingValues } from '@brine/core/settings';
 import type { FactId } from '@brine/core/jobs';
-import { shownCelsius, shownKelvin, typedKelvin } from '@brine/core/tools';
+import { shownCelsius, shownKelvin, typedKelvin, type ToolTable } from '@brine/core/tools';
 import FactField from '../shared/job/FactField.vue';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
@@ -20,7 +20,7 @@ import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import FanStrip from './FanStrip.vue';
-import TrialTable from './TrialTable.vue';
+import ToolTables from '../tools/ToolTables.vue';
 import { fanWhatIfs, useCondenser } from './useCondenser.ts';
 
 /** What the fans' settings do over a day on this condenser, and what would do better. */
@@ -147,6 +147,27 @@ const floatRows = computed(() =>
   })),
 );
 const outdoorFitted = computed(() => job.program.value.unit?.probes.includes('outdoor') ?? false);
+const loopTable = computed<ToolTable>(() => ({
+  id: 'loops',
+  title: 'Bands, from 00:00 to 06:00',
+  heads: ['Band', 'Integral', 'Least speed', 'Turns an hour', 'Off the set point'],
+  rows: loopRows.value,
+}));
+const floatTable = computed<ToolTable>(() => ({
+  id: 'floats',
+  title: 'Set point that floats, a day',
+  heads: ['Set point', 'Fans', 'Compressors', 'Together', 'Valve starves'],
+  rows: floatRows.value,
+}));
+/** Said where a slower fan is the answer, or none is. */
+const noLoop = computed(() => {
+  if (!loop.value)
+    return 'All of them hunt on such a night: at their least the fans still move too much air. Switch off part of them, or close half of the condenser.';
+  return loop.value.speedMin < (config.value?.speed.min ?? 0)
+    ? 'At their least speed the fans move more air than such a night needs: slower is calm. Only where motor and drive may turn so slowly; ask the plates.'
+    : '';
+});
+const take = (values: SettingValues, why: string) => emit('take', values, why);
 const marks = computed(() =>
   (
     [
@@ -213,32 +234,14 @@ const marks = computed(() =>
         </p>
       </div>
       <FormProblem :message="condenser.problem.value" />
-      <TrialTable
-        v-if="loops.length > 0"
-        data-test="loops"
-        title="Bands, from 00:00 to 06:00"
-        :heads="['Band', 'Integral', 'Least speed', 'Turns an hour', 'Off the set point']"
-        :rows="loopRows"
-        :none="
-          loop
-            ? loop.speedMin < (config?.speed.min ?? 0)
-              ? 'At their least speed the fans move more air than such a night needs: slower is calm. Only where motor and drive may turn so slowly; ask the plates.'
-              : ''
-            : 'All of them hunt on such a night: at their least the fans still move too much air. Switch off part of them, or close half of the condenser.'
-        "
-        :editable="session.mayWrite"
-        @take="(values, why) => emit('take', values, why)"
-      />
-      <TrialTable
-        v-if="floats.length > 0"
-        data-test="floats"
-        title="Set point that floats, a day"
-        :heads="['Set point', 'Fans', 'Compressors', 'Together', 'Valve starves']"
-        :rows="floatRows"
-        :none="outdoorFitted ? '' : 'There is no outdoor probe yet: floating needs one.'"
-        :editable="session.mayWrite && outdoorFitted"
-        @take="(values, why) => emit('take', values, why)"
-      />
+      <section v-if="loops.length > 0" data-test="loops" class="flex shrink-0 flex-col gap-1">
+        <p v-if="noLoop">{{ noLoop }}</p>
+        <ToolTables :tables="[loopTable]" :editable="session.mayWrite" @take="take" />
+      </section>
+      <section v-if="floats.length > 0" data-test="floats" class="flex shrink-0 flex-col gap-1">
+        <p v-if="!outdoorFitted">There is no outdoor probe yet: floating needs one.</p>
+        <ToolTables :tables="[floatTable]" :editable="session.mayWrite && outdoorFitted" @take="take" />
+      </section>
       <CautionNote
         >Fans start by themselves, and drives hold charge: isolate, lock out and prove dead before a guard
         comes off. Ask who else is on the roof before an output is tried. The high-pressure cut-out stays as

@@ -1,9 +1,10 @@
 import { baseValue, isQuantity, quantity } from '../../quantities/index.ts';
-import { simulate, MOST_STARTS, type Figures } from '../../simulation/index.ts';
+import { simulate, MOST_STARTS } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import { energyOf, unitScenario } from '../../tuning/index.ts';
 import {
   figure,
+  goodsHold,
   shownCelsius,
   shownKelvin,
   tryAll,
@@ -39,15 +40,13 @@ export const batteryReport: ToolWork = (input, progress) => {
   };
   const list = trialsOf(input);
   const done = tryAll(list, run, progress);
-  if (!done) return null;
-  const refused = done.find((d) => typeof d === 'string');
-  if (typeof refused === 'string') return refused;
+  if (done === null || typeof done === 'string') return done;
   const rows = done
-    .flatMap((d, i) => (typeof d === 'string' ? [] : [{ ...list[i]!, ...d }]))
+    .map((d, i) => ({ ...list[i]!, ...d }))
     .map((t) => ({
       ...t,
       ampHours: energyOf(unit, t.figures),
-      bad: goodsOut(t.figures, t.storage),
+      bad: !goodsHold(t.figures.product, t.storage),
     }));
   const now = rows[0]!;
   const sound = rows.filter(
@@ -93,13 +92,6 @@ export const batteryReport: ToolWork = (input, progress) => {
       'A battery gives hundreds of amps into a slipped spanner: fuse at the battery, disconnect the negative first, no sparks where it gases.',
   };
 };
-
-const goodsOut = (
-  f: Figures,
-  storage: { readonly min: number | null; readonly max: number | null },
-): boolean =>
-  (storage.max !== null && f.product.max > storage.max + 0.2) ||
-  (storage.min !== null && f.product.min < storage.min - 0.2);
 
 /** A set point, and the user's range moved where it would lie outside. */
 function setpointAt(values: SettingValues, celsius: number, display: ToolInput['display']): SettingValues {

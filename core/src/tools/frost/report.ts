@@ -4,6 +4,7 @@ import type { SettingValues } from '../../settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
 import {
   figure,
+  goodsHold,
   shownCelsius,
   shownKelvin,
   tryAll,
@@ -35,10 +36,8 @@ export const frostReport: ToolWork = (input, progress) => {
   const found = bestPlace(input.frost, sensor);
   const list = trialsOf(input, typeof found === 'string' ? null : found.sensorShare);
   const done = tryAll(list, (t) => tryOne(input, t), progress);
-  if (!done) return null;
-  const refused = done.find((d) => typeof d === 'string');
-  if (typeof refused === 'string') return refused;
-  const rows = done.flatMap((d, i) => (typeof d === 'string' ? [] : [{ ...list[i]!, ...d }]));
+  if (done === null || typeof done === 'string') return done;
+  const rows = done.map((d, i) => ({ ...list[i]!, ...d }));
   const clear = rows.filter((r) => r.iced <= ICE_NOTICED && !r.warm && r.takes);
   const best = clear.toSorted((a, b) => a.kWh - b.kWh)[0];
   const set = values['defrost.demandTemperatureDifference'];
@@ -142,7 +141,7 @@ function tryOne({ unit, values }: ToolInput, trial: Trial & { readonly takes: bo
     // What a defrost leaves counts; frost that stands at the end only says where in its cycle the run ended.
     iced: figures.iceLeftAfterDefrost ?? figures.iceGrown,
     most: figures.product.max,
-    warm: scenario.storage.max !== null && figures.product.max > scenario.storage.max + 0.2,
+    warm: !goodsHold(figures.product, scenario.storage),
     kWh: figures.kWhPerDay,
   };
 }

@@ -1,10 +1,11 @@
 import { baseValue, isQuantity, quantity } from '../../quantities/index.ts';
 import { AIR_HEAT, boxOf, doorFlow, humidityRatio, templates, VAPORISATION } from '../../plant/index.ts';
-import { doorOf, simulate, UnitRun, type Scenario } from '../../simulation/index.ts';
+import { doorOf, simulate, UnitRun, type Scenario, type Spread } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
 import {
   figure,
+  goodsHold,
   shownCelsius,
   shownKelvin,
   tryAll,
@@ -23,7 +24,7 @@ const ICE_LEFT = 0.03;
 interface Trial {
   readonly cycle: PeriodCycle;
   readonly ice: number;
-  readonly warmest: number;
+  readonly product: Spread;
   readonly share: number;
 }
 
@@ -54,9 +55,8 @@ export const glassReport: ToolWork = (input, progress) => {
     (cycle) => tryCycle(scenario, cycle),
     (share) => progress(share * 0.8),
   );
-  if (!trials) return null;
-  const limit = base.storage.max;
-  const holds = (t: Trial) => t.ice <= ICE_LEFT && (limit === null || t.warmest <= limit + 0.2);
+  if (trials === null || typeof trials === 'string') return trials;
+  const holds = (t: Trial) => t.ice <= ICE_LEFT && goodsHold(t.product, base.storage);
   const best = trials.filter(holds).toSorted((a, b) => a.share - b.share)[0];
   const rows = trials.map((t): ToolRow => ({
     id: `${t.cycle.cooling}:${t.cycle.defrost}`,
@@ -64,12 +64,12 @@ export const glassReport: ToolWork = (input, progress) => {
       `${t.cycle.cooling} + ${t.cycle.defrost} min`,
       `${figure(cyclesPerDay(t.cycle), '')}, every ${figure(cycleMinutes(t.cycle), 'min', 0)}`,
       t.ice > ICE_LEFT ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
-      c(t.warmest),
+      c(t.product.max),
     ],
     best: t === best,
     off: !holds(t),
     values: cycleValues(t.cycle),
-    why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, goods at most ${c(t.warmest)} in two simulated days`,
+    why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, goods at most ${c(t.product.max)} in two simulated days`,
   }));
   const set = setCycle(values);
   return {
@@ -128,7 +128,7 @@ function tryCycle(scenario: Scenario, cycle: PeriodCycle): Trial {
   return {
     cycle,
     ice: figures.iceLeftAfterDefrost ?? figures.iceGrown,
-    warmest: figures.product.max,
+    product: figures.product,
     share: figures.defrostPercent,
   };
 }

@@ -36,10 +36,8 @@ export const humidityReport: ToolWork = (input, progress) => {
     },
     progress,
   );
-  if (!done) return null;
-  const refused = done.find((d) => typeof d === 'string');
-  if (typeof refused === 'string') return refused;
-  const runs = done.filter((d) => typeof d !== 'string');
+  if (done === null || typeof done === 'string') return done;
+  const runs = done;
   const runOn = runOnOf(values);
   const wish = { low: facts.humidityLow, high: facts.humidityHigh, runOn };
   const decision = decideHumidity(input.humidity, wish, input.now);

@@ -21,12 +21,12 @@ export const pharmacyReport: ToolWork = (input, progress) => {
   const goods = day.series.map((s) => s.product);
   const limits = goodsOf(unit.goods);
   const outside = outsideOf(air, busy.storage);
-  const done = tryAll(
+  const trials = tryAll(
     triedDelays,
     (minutes) => {
       const set: SettingValues = { 'alarms.delay': quantity(minutes, 'min') };
       const scenario = unitScenario(unit, { ...values, ...set }, { hours: 48, doorUse: 'busy' });
-      if (typeof scenario === 'string') return null;
+      if (typeof scenario === 'string') return scenario;
       const { alarms } = simulate(scenario, { stride: 5 })!.figures;
       return {
         minutes,
@@ -37,8 +37,7 @@ export const pharmacyReport: ToolWork = (input, progress) => {
     },
     progress,
   );
-  if (!done) return null;
-  const trials = done.filter((t) => t !== null);
+  if (trials === null || typeof trials === 'string') return trials;
   const sound = trials.filter((t) => t.nags === 0 && t.called.late <= 0);
   // One step of reserve over the shortest that is quiet: no two days are alike.
   const best = sound[1] ?? sound[0] ?? trials.filter((t) => t.nags === 0)[0];

@@ -18,10 +18,8 @@ export const rackReport: ToolWork = ({ unit, values, facts, display }, progress)
     },
     progress,
   );
-  if (!done) return null;
-  const refused = done.find((d) => typeof d === 'string');
-  if (typeof refused === 'string') return refused;
-  const rows = done.filter((d) => typeof d !== 'string');
+  if (done === null || typeof done === 'string') return done;
+  const rows = done;
   const none = rows[0]!.figures;
   const c = (value: number) => shownCelsius(value, display);
   return {

@@ -24,10 +24,8 @@ export const roadReport: ToolWork = ({ unit, values, display }, progress) => {
     },
     progress,
   );
-  if (!done) return null;
-  const refused = done.find((d) => typeof d === 'string');
-  if (typeof refused === 'string') return refused;
-  const rows = done.filter((d) => typeof d !== 'string');
+  if (done === null || typeof done === 'string') return done;
+  const rows = done;
   const [always, onDemand] = [rows[0]!.run, rows[1]!.run];
   const c = (celsius: number) => shownCelsius(celsius, display);
   return {

@@ -65,11 +65,10 @@ export const stagesReport: ToolWork = (input, progress) => {
     };
 
   const trials = tryAll(tried, (deadBand) => tryDeadBand(input, deadBand), progress);
-  if (!trials) return null;
-  const known = trials.filter((t): t is Trial => t !== null);
+  if (trials === null || typeof trials === 'string') return trials;
   const best =
-    known.find((t) => (t.bands.apart?.margin ?? 0) >= LEAST_MARGIN && t.turnovers === 0) ??
-    known.toSorted((a, b) => a.turnovers - b.turnovers)[0];
+    trials.find((t) => (t.bands.apart?.margin ?? 0) >= LEAST_MARGIN && t.turnovers === 0) ??
+    trials.toSorted((a, b) => a.turnovers - b.turnovers)[0];
   const reference = values['stage2.reference'] === 'relative' ? 'relative' : 'absolute';
   return {
     answer:
@@ -90,7 +89,7 @@ export const stagesReport: ToolWork = (input, progress) => {
         id: 'dead-bands',
         title: 'Dead bands, a day each',
         heads: ['Dead band', 'Second stage', 'One after the other', 'Temperature', 'Energy'],
-        rows: known.map((t): ToolRow => ({
+        rows: trials.map((t): ToolRow => ({
           id: String(t.deadBand),
           cells: [
             k(t.deadBand),
@@ -109,11 +108,11 @@ export const stagesReport: ToolWork = (input, progress) => {
   };
 };
 
-/** The second stage moved so that it begins so many kelvin from the first, and a day with it; null where it cannot be run. */
-function tryDeadBand(input: ToolInput, deadBand: number): Trial | null {
+/** The second stage moved so that it begins so many kelvin from the first, and a day with it; a sentence where it cannot be run. */
+function tryDeadBand(input: ToolInput, deadBand: number): Trial | string {
   const { values, display } = input;
   const now = controlConfig(values);
-  if (typeof now === 'string') return null;
+  if (typeof now === 'string') return now;
   const away = now.stage2.heat ? -deadBand : deadBand;
   const band = bandOf(now.stage2, 0);
   const setpoint = bandOf(now.stage, now.setpoint).cutIn + away - band.cutIn;
@@ -126,11 +125,11 @@ function tryDeadBand(input: ToolInput, deadBand: number): Trial | null {
   } as SettingValues;
   const all = { ...values, ...set };
   const config = controlConfig(all);
-  if (typeof config === 'string') return null;
+  if (typeof config === 'string') return config;
   const bands = twoBands(config)!;
   if (input.unit.application === 'chilledWaterTank') {
     const day = runTank(tankOf(input.facts), input.facts, all, 24);
-    if (typeof day === 'string') return null;
+    if (typeof day === 'string') return day;
     return {
       deadBand,
       set,
@@ -142,7 +141,7 @@ function tryDeadBand(input: ToolInput, deadBand: number): Trial | null {
     };
   }
   const scenario = unitScenario(input.unit, all);
-  if (typeof scenario === 'string') return null;
+  if (typeof scenario === 'string') return scenario;
   const choice = { ...scenario.choice, airHeater: input.facts.heaterWatts };
   const { figures, series } = simulate({ ...scenario, choice }, { stride: 5, sampleEvery: 30 })!;
   return {

@@ -59,7 +59,7 @@ export const waterReport: ToolWork = (input, progress) => {
     },
     progress,
   );
-  if (!trials) return null;
+  if (trials === null || typeof trials === 'string') return trials;
   const goodsMinutes = goodsAt === null ? Infinity : secondsBetween(tank, day.water.mean, goodsAt, 0) / 60;
   const sound = trials.filter((t) => t.nags === 0 && t.called < goodsMinutes);
   const best = sound.toSorted((a, b) => a.called - b.called)[0];
