@@ -20,7 +20,7 @@ import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import FanStrip from './FanStrip.vue';
-import ToolTables from '../tools/ToolTables.vue';
+import ToolTables from '../shared/ui/ToolTables.vue';
 import { fanWhatIfs, useCondenser } from './useCondenser.ts';
 
 /** What the fans' settings do over a day on this condenser, and what would do better. */

@@ -14,7 +14,7 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import FrostGrid from './FrostGrid.vue';
 import HumidityNotes from './HumidityNotes.vue';
-import ToolTables from './ToolTables.vue';
+import ToolTables from '../shared/ui/ToolTables.vue';
 import { jobTools, useTool } from './useTool.ts';
 
 /** The tools that only this kind of job needs: what is measured on site, the answer, what it stands on, what can be taken. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ToolTable } from '@brine/core/tools';
 import type { SettingValues } from '@brine/core/settings';
-import AppButton from '../shared/ui/AppButton.vue';
+import AppButton from './AppButton.vue';
 
 /** Figures stand right and in one width, words left. */
 const isFigures = (table: ToolTable, column: number) =>
