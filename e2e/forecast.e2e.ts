@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { byTest, click, seeText } from './support/acts.ts';
+import { byTest, click, clickText, seeText } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { fishStoreJob } from './support/steps.ts';
@@ -56,8 +56,7 @@ export const forecast: EndToEndTest = {
         {},
         byTest('strip-reading'),
       );
-      for (const button of await page.$$(`${byTest('day-strip')} button`))
-        if ((await button.evaluate((node) => node.textContent)) === 'zoom in') await button.click();
+      await clickText(page, `${byTest('day-strip')} button`, 'zoom in');
       await page.waitForFunction(
         () => document.querySelectorAll('[data-test="day-strip"] svg text').length > 10,
       );

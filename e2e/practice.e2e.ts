@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
 import { atEase, machineOf, planDeed, planKeys } from '@brine/core/panel';
-import { byTest, click, fill, seeText, signIn } from './support/acts.ts';
+import { byTest, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
@@ -9,8 +9,7 @@ import { displayOf, drillGoal, familyOf, strikeAll } from './support/strike.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 async function chooseFamily(page: Page, name: string): Promise<void> {
-  for (const link of await page.$$('section[aria-label="Families"] a'))
-    if ((await link.evaluate((node) => node.textContent ?? '')).includes(name)) await link.click();
+  await clickText(page, 'section[aria-label="Families"] a', name);
   await page.waitForFunction(
     (wanted) => document.querySelector('a.bg-band')?.textContent?.includes(wanted),
     {},

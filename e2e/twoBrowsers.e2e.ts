@@ -1,5 +1,5 @@
 import { newPage } from './support/browser.ts';
-import { allSaved, byTest, choose, click, fill, seeText, signIn } from './support/acts.ts';
+import { allSaved, byTest, choose, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { foundValue, oldSheet, openJobOn, paste, PASSWORD } from './support/steps.ts';
 import { onStage } from './support/stage.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
@@ -107,9 +107,7 @@ export const conflict: EndToEndTest = {
         for (const part of ['Cooling period', '300', '360', 'Lena Sandwick', 'Tess Marram'])
           expectHolds(text, part, 'the conflict');
       }
-      const buttons = await tess.$$(byTest('settle'));
-      const texts = await Promise.all(buttons.map((button) => button.evaluate((node) => node.textContent)));
-      await buttons[texts.indexOf('300')]!.click();
+      await clickText(tess, byTest('settle'), '300');
       for (const page of [tess, lena]) {
         await page.waitForFunction((at) => document.querySelector(at) === null, {}, byTest('conflicts'));
         await page.waitForFunction(

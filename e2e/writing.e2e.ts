@@ -3,7 +3,7 @@ import type { Page } from 'puppeteer-core';
 import type { ControllerDefinition } from '@brine/core/controllers';
 import { machineOf, planKeys, readController } from '@brine/core/panel';
 import { draftDefinition, draftRows, panelFrom, panelPatterns, readTable } from '@brine/core/suggest';
-import { byTest, choose, click, fill, seeText, signIn } from './support/acts.ts';
+import { byTest, choose, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
@@ -36,8 +36,7 @@ async function pasteTable(page: Page, text: string): Promise<void> {
 }
 
 async function goTo(page: Page, step: string): Promise<void> {
-  for (const tab of await page.$$('[aria-label="Step"] [role="radio"]'))
-    if ((await tab.evaluate((node) => node.textContent ?? '')).includes(step)) await tab.click();
+  await clickText(page, '[aria-label="Step"] [role="radio"]', step);
 }
 
 const textOf = (page: Page, test: string) =>
@@ -142,15 +141,11 @@ export const writing: EndToEndTest = {
 
       // A second version begins with what the first was written from, and every difference is told.
       await page.goto(`${server.base}/controls`, { waitUntil: 'networkidle0' });
-      for (const link of await page.$$('section[aria-label="Families"] a'))
-        if ((await link.evaluate((node) => node.textContent ?? '')).includes('Peat 6')) await link.click();
+      await clickText(page, 'section[aria-label="Families"] a', 'Peat 6');
       await seeText(page, 'No job names it yet');
-      for (const link of await page.$$('a.link'))
-        if ((await link.evaluate((node) => node.textContent ?? '')).includes('New version'))
-          await link.click();
+      await clickText(page, 'a.link', 'New version');
       await page.waitForSelector('[data-row="d6"]');
-      for (const button of await page.$$('[data-row="d6"] button'))
-        if ((await button.evaluate((node) => node.textContent ?? '')).includes('edit')) await button.click();
+      await clickText(page, '[data-row="d6"] button', 'edit');
       await fill(page, '[data-row="d6"] input[aria-label^="Factory"]', '4');
       await goTo(page, 'Try');
       expectSame(

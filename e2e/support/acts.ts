@@ -13,18 +13,69 @@ export async function seeText(page: Page, text: string, timeout = 60_000): Promi
   }
 }
 
+/** How often a moving element is looked at: longer than a frame of a busy machine. */
+const LOOK_MS = 60;
+const STILL_LOOKS = 100;
+
+/**
+ * Brings an element into view and waits until it stands still and nothing lies over it, as a person's eye does.
+ * Without it a press lands where the element was before the page above it grew.
+ */
+async function atRest(element: ElementHandle<Element>): Promise<void> {
+  const still = await element.evaluate(
+    async (node, every, looks) => {
+      let before = '';
+      for (let look = 0; look < looks && node.isConnected; look += 1) {
+        node.scrollIntoView({ block: 'center', behavior: 'instant' });
+        const { x, y, width, height } = node.getBoundingClientRect();
+        const top = document.elementFromPoint(x + width / 2, y + height / 2);
+        const now = [x, y, width, height].join(' ');
+        const uncovered = top !== null && (node.contains(top) || top.contains(node));
+        if (now === before && uncovered) return true;
+        before = now;
+        await new Promise((resolve) => setTimeout(resolve, every));
+      }
+      return false;
+    },
+    LOOK_MS,
+    STILL_LOOKS,
+  );
+  if (!still) throw new Error(`${await nameOf(element)} does not come to rest, or something lies over it`);
+}
+
+const nameOf = (element: ElementHandle<Element>) =>
+  element.evaluate((node) => node.outerHTML.slice(0, 120)).catch(() => 'an element that is gone');
+
+/** Clicks an element at rest. */
+export async function clickOn(element: ElementHandle<Element>): Promise<void> {
+  await atRest(element);
+  await element.click();
+}
+
+const visible = async (page: Page, selector: string) =>
+  (await page.waitForSelector(selector, { visible: true })) as ElementHandle<Element>;
+
 /** Clicks what is there and can be clicked; waits for it. */
 export async function click(page: Page, selector: string): Promise<void> {
-  const element = (await page.waitForSelector(selector, { visible: true })) as ElementHandle<Element>;
-  await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-  await element.click();
+  await clickOn(await visible(page, selector));
 }
 
 /** Taps, on a page with touch. */
 export async function tap(page: Page, selector: string): Promise<void> {
-  const element = (await page.waitForSelector(selector, { visible: true })) as ElementHandle<Element>;
-  await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  const element = await visible(page, selector);
+  await atRest(element);
   await element.tap();
+}
+
+/** Clicks the one element whose text holds the words, among those a selector finds. */
+export async function clickText(page: Page, selector: string, words: string): Promise<void> {
+  const found = await page.waitForFunction(
+    (at, wanted) => [...document.querySelectorAll(at)].find((node) => node.textContent?.includes(wanted)),
+    {},
+    selector,
+    words,
+  );
+  await clickOn(found.asElement() as ElementHandle<Element>);
 }
 
 /** Replaces what stands in a field and leaves it; waits until it may be typed in. */
