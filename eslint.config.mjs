@@ -44,6 +44,7 @@ const rooms = {
     'plant',
     'simulation',
     'tuning',
+    'transport',
     'wiring',
   ],
   jobs: [

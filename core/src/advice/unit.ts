@@ -54,6 +54,8 @@ export interface UnitDescription {
   readonly ambient?: Quantity;
   readonly doorUse?: DoorUse;
   readonly doorContact?: boolean;
+  /** The control has an input of its own by which the fans are made quiet. */
+  readonly quietInput?: boolean;
   readonly refrigerant?: string;
   readonly supply?: { readonly volts: number; readonly phases?: number; readonly kind?: 'ac' | 'dc' };
   readonly displayUnit?: 'celsius' | 'fahrenheit';

@@ -18,29 +18,44 @@ export interface CommissioningInput {
   readonly display: TemperatureUnit;
 }
 
-/** The same with the settings as the control runs on them, and words for what it shows. */
-export interface Facts extends CommissioningInput {
-  readonly config: ControlConfig;
+/** The same with words for what the control shows. */
+export interface Wording extends CommissioningInput {
   degrees(celsius: number): string;
   difference(kelvin: number): string;
   has(output: string): boolean;
+  /** True where it drives this by 0–10 V. */
+  analog(output: string): boolean;
   code(words: RegExp): string;
+}
+
+/** The same with the settings as a control of a box runs on them. */
+export interface Facts extends Wording {
+  readonly config: ControlConfig;
 }
 
 /** Facts, or a sentence where the settings do not make a control. */
 export function factsOf(input: CommissioningInput): Facts | string {
   const config = controlConfig(input.values);
-  if (typeof config === 'string') return config;
+  return typeof config === 'string' ? config : { ...wordingOf(input), config };
+}
+
+/** Alarms of the machine behind the air: “high pressure” is no warm box. */
+const ofMachine = /pressure|coolant|oil|battery|voltage/i;
+
+/** Degrees in the reader's unit, what the control has to switch with, its alarm codes by their meaning. */
+export function wordingOf(input: CommissioningInput): Wording {
   return {
     ...input,
-    config,
     degrees: (celsius) => printFor(quantity(celsius, 'degC'), input.display),
     difference: (kelvin) => printFor(quantity(kelvin, 'K'), input.display),
     has: (output) =>
       (input.control.relays ?? []).some((relay) => relay.drives === output) ||
       analogDrives(input.control).includes(output),
+    analog: (output) => analogDrives(input.control).includes(output),
     code: (words) => {
-      const found = input.control.alarmCodes?.find((alarm) => words.test(alarm.means));
+      const found = input.control.alarmCodes?.find(
+        (alarm) => words.test(alarm.means) && !ofMachine.test(alarm.means),
+      );
       return found ? `“${found.code}”` : '';
     },
   };

@@ -1,5 +1,5 @@
 import { isQuantity, printFor } from '../quantities/index.ts';
-import { spoken, type Facts } from './facts.ts';
+import { spoken, type Facts, type Wording } from './facts.ts';
 import type { CommissioningTest } from './test.ts';
 
 /** Alarms, door, probe failure. */
@@ -12,6 +12,10 @@ function alarmTests({ config, degrees, difference, code }: Facts): readonly Comm
   if (alarms.reference === 'none') return [];
   const limit = (value: number, way: 1 | -1) =>
     alarms.reference === 'relative' ? degrees(config.setpoint + way * value) : degrees(value);
+  const told = (words: RegExp) => {
+    const shown = code(words) || code(/range/i);
+    return shown && `: ${shown}`;
+  };
   const tests: CommissioningTest[] = [];
   if (alarms.high !== null)
     tests.push({
@@ -23,7 +27,7 @@ function alarmTests({ config, degrees, difference, code }: Facts): readonly Comm
         'Warm the probe in the hand or in a cup of warm water.',
         'Start the timer when the limit is passed.',
       ],
-      expect: `Above ${limit(alarms.high, 1)} for ${spoken(alarms.delay)} it alarms${code(/high|warm/i) && `: ${code(/high|warm/i)}`}; it clears ${difference(alarms.differential)} below.`,
+      expect: `Above ${limit(alarms.high, 1)} for ${spoken(alarms.delay)} it alarms${told(/high|warm/i)}; it clears ${alarms.differential > 0 ? `${difference(alarms.differential)} below` : 'below that'}.`,
       measure: {
         unit: 'min',
         label: 'until the alarm',
@@ -40,7 +44,7 @@ function alarmTests({ config, degrees, difference, code }: Facts): readonly Comm
       title: 'Low alarm',
       why: 'A contact welded shut shows as a box too cold.',
       how: ['Put the probe into ice and salt, or skip it with the reason.'],
-      expect: `Below ${limit(alarms.low, -1)} for ${spoken(alarms.delay)} it alarms${code(/low|cold/i) && `: ${code(/low|cold/i)}`}.`,
+      expect: `Below ${limit(alarms.low, -1)} for ${spoken(alarms.delay)} it alarms${told(/low|cold/i)}.`,
       measure: null,
       wait: alarms.delay > 0 ? alarms.delay : null,
       caution: null,
@@ -77,22 +81,23 @@ function doorTests({ unit, config, code }: Facts): readonly CommissioningTest[] 
 }
 
 const faultWords = {
-  run: 'the compressor runs on',
-  stop: 'the compressor stops',
-  dutyCycle: 'the compressor runs by the clock',
+  run: { box: 'the compressor runs on', fans: 'the fans run on' },
+  stop: { box: 'the compressor stops', fans: 'the fans stop' },
+  dutyCycle: { box: 'the compressor runs by the clock', fans: 'the fans run by the clock' },
 } as const;
 
 function probeTests({ unit, config, code }: Facts): readonly CommissioningTest[] {
   const { onFault, faultOn, faultOff } = config.compressor;
+  const fans = unit.application === 'condenserFans';
   const duty = onFault === 'dutyCycle' ? `: ${spoken(faultOn)} on, ${spoken(faultOff)} off` : '';
   const tests: CommissioningTest[] = [
     {
       id: 'probes.air',
       group: 'probes',
-      title: 'Air probe fails',
-      why: 'It will, one night; then this decides over the goods.',
-      how: ['Pull one wire of the air probe.', 'Put it back and see the fault go.'],
-      expect: `It shows a fault${code(/(air|room|box|control|regulat\w*) (probe|sensor)|probe 1|probe.*(open|short|fail)/i) && ` ${code(/(air|room|box|control|regulat\w*) (probe|sensor)|probe 1|probe.*(open|short|fail)/i)}`}, and ${faultWords[onFault]}${duty}.`,
+      title: fans ? 'Liquid probe fails' : 'Air probe fails',
+      why: `It will, one ${fans ? 'hot day; then this decides over the pressure' : 'night; then this decides over the goods'}.`,
+      how: [`Pull one wire of the ${fans ? 'liquid' : 'air'} probe.`, 'Put it back and see the fault go.'],
+      expect: `It shows a fault${code(/(air|room|box|control|regulat\w*) (probe|sensor)|probe 1|probe.*(open|short|fail)/i) && ` ${code(/(air|room|box|control|regulat\w*) (probe|sensor)|probe 1|probe.*(open|short|fail)/i)}`}, and ${faultWords[onFault][fans ? 'fans' : 'box']}${duty}.`,
       measure: null,
       wait: null,
       caution: 'Low voltage only: be sure which terminal it is.',
@@ -114,7 +119,7 @@ function probeTests({ unit, config, code }: Facts): readonly CommissioningTest[]
 }
 
 /** Power cut, keypad, user's range. */
-export function lastTests({ values, display }: Facts): readonly CommissioningTest[] {
+export function lastTests({ values, display, unit }: Wording): readonly CommissioningTest[] {
   const [min, max] = [values['regulation.setpointMin'], values['regulation.setpointMax']];
   const tests: CommissioningTest[] = [
     {
@@ -126,7 +131,7 @@ export function lastTests({ values, display }: Facts): readonly CommissioningTes
       expect: 'They stand as they were keyed in.',
       measure: null,
       wait: 10,
-      caution: 'It starts by itself when the power comes back.',
+      caution: unit.application === 'heatMeter' ? null : 'It starts by itself when the power comes back.',
     },
   ];
   if (values['access.keypadLock'] === true)

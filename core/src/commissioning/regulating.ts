@@ -12,10 +12,11 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
   const { config, degrees, predicted } = facts;
   const { cutOut, cutIn } = bandOf(config.stage, config.setpoint);
   const { minOff } = config.compressor;
+  const fans = facts.unit.application === 'condenserFans';
   const cools = !config.stage.heat;
   const tests: CommissioningTest[] = [];
   const to = predicted?.minutesToCutOut;
-  if (cools)
+  if (cools && !fans)
     tests.push({
       id: 'regulation.pullDown',
       group: 'regulation',
@@ -42,7 +43,7 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
     id: 'regulation.cutIn',
     group: 'regulation',
     title: cools ? 'Cut-in' : 'Starts heating',
-    why: 'Set point and differential together; a limit of the goods lies just above.',
+    why: `Set point and differential together; ${fans ? 'the pressure follows from it' : 'a limit of the goods lies just above'}.`,
     how: ['Read the display in the moment it starts; hold the probe in the hand if you cannot wait.'],
     expect: `It starts at ${degrees(cutIn)}${minOff > 0 ? ', or later if its rest is not over' : ''}.`,
     measure: {

@@ -1,15 +1,32 @@
 import { expectedAmps, HEATER_LESS, HEATER_MORE, type UnitLoad } from '../wiring/index.ts';
-import { spoken, type Facts } from './facts.ts';
+import { spoken, type Facts, type Wording } from './facts.ts';
 import type { CommissioningTest, Measure } from './test.ts';
 
 const LIVE = 'Live reading: only by a qualified person, with rated meter and leads. Local codes come first.';
 
+/** Where the probes of a box go. */
+const boxProbes = [
+  'Air probe in the return air, free of metal.',
+  'Coil probe where frost is heaviest, gripped by the fins.',
+];
+/** Where those of a condenser go. */
+export const condenserProbes = [
+  'Liquid probe on a clean stretch of the liquid line near the condenser, strapped all round, insulated over.',
+  'Outdoor probe in the shade, away from the air that the fans blow.',
+];
+
 /** Dead checks, power-up and outputs. */
 export function startingTests(facts: Facts): readonly CommissioningTest[] {
-  return [...deadTests(), ...powerTests(facts), ...outputTests(facts)];
+  const probes = facts.unit.application === 'condenserFans' ? condenserProbes : boxProbes;
+  return [
+    ...deadTests(probes),
+    ...powerTests(facts, facts.config.compressor.powerOnDelay),
+    ...outputTests(facts),
+  ];
 }
 
-function deadTests(): readonly CommissioningTest[] {
+/** What is looked at with the supply off. */
+export function deadTests(probes: readonly string[]): readonly CommissioningTest[] {
   return [
     {
       id: 'dead.meter',
@@ -27,11 +44,7 @@ function deadTests(): readonly CommissioningTest[] {
       group: 'dead',
       title: 'Probes placed and tight',
       why: 'Half of all complaints are a probe in the wrong place.',
-      how: [
-        'Air probe in the return air, free of metal.',
-        'Coil probe where frost is heaviest, gripped by the fins.',
-        'Leads away from mains.',
-      ],
+      how: [...probes, 'Leads away from mains.'],
       expect: 'Each sits where the placement guide says.',
       measure: null,
       wait: null,
@@ -40,8 +53,8 @@ function deadTests(): readonly CommissioningTest[] {
   ];
 }
 
-function powerTests({ config, unit, control }: Facts): readonly CommissioningTest[] {
-  const delay = config.compressor.powerOnDelay;
+/** The first minutes with power; `delay`: seconds from power to the first start. */
+export function powerTests({ unit, control }: Wording, delay: number): readonly CommissioningTest[] {
   const supply = control.supply?.[0];
   const tests: CommissioningTest[] = [
     {
@@ -66,7 +79,7 @@ function powerTests({ config, unit, control }: Facts): readonly CommissioningTes
       group: 'power',
       title: 'Delay after power-up',
       why: 'After a power cut all units would start at once.',
-      how: ['Start the timer as the display lights.', 'Write down when the compressor starts.'],
+      how: ['Start the timer as the display lights.', 'Write down when what it switches starts.'],
       expect: `It starts ${spoken(delay)} after power-up, if it calls.`,
       measure: {
         unit: 'min',
@@ -131,10 +144,16 @@ const outputs: readonly {
   { output: 'alarm', roles: ['alarm'], title: 'Alarm relay', look: 'Who is to be called is called.' },
 ];
 
-function outputTests(facts: Facts): readonly CommissioningTest[] {
+/** One relay that is made for a compressor switches a condenser's fans. */
+const asFans = { title: 'Fans on the condenser', look: 'They turn and blow the right way.' };
+
+/** Each output alone. */
+export function outputTests(facts: Wording): readonly CommissioningTest[] {
+  const byRelay = facts.unit.application === 'condenserFans' && !facts.has('condenserFan');
   return outputs
     .filter(({ output }) => facts.has(output))
-    .map(({ output, roles, title, look }) => {
+    .map(({ output, roles, ...usual }) => {
+      const { title, look } = byRelay && output === 'compressor' ? asFans : usual;
       const load = facts.loads.find((l) => roles.includes(l.role));
       const measure = load ? ampsMeasure(load) : null;
       return {

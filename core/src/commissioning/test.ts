@@ -4,6 +4,9 @@ export const groups = [
   'power',
   'outputs',
   'regulation',
+  'fans',
+  'transport',
+  'meter',
   'defrost',
   'alarms',
   'door',
@@ -18,6 +21,9 @@ export const groupNames: Readonly<Record<TestGroup, string>> = {
   power: 'Power-up',
   outputs: 'Outputs, one by one',
   regulation: 'Cut-out, cut-in, rest',
+  fans: 'Fans on the condenser',
+  transport: 'Start, run mode, confirming',
+  meter: 'Two sensors, one heat',
   defrost: 'Defrost by hand',
   alarms: 'Alarms',
   door: 'Door',
@@ -26,9 +32,9 @@ export const groupNames: Readonly<Record<TestGroup, string>> = {
   users: 'Users',
 };
 
-/** What is read in a test, and between which values it must lie: °C, A, min, base units. Null ends are open. */
+/** What is read in a test, and between which values it must lie, in the unit named. Null ends are open. */
 export interface Measure {
-  readonly unit: 'degC' | 'A' | 'min';
+  readonly unit: 'degC' | 'K' | 'A' | 'V' | 's' | 'min' | '%';
   readonly label: string;
   readonly least: number | null;
   readonly most: number | null;

@@ -59,7 +59,27 @@ describe('condenser fans as a job', () => {
     expect(celsius(set, 'regulation.differential') * 1.8).toBeCloseTo(12, 6);
     expect(celsius(set, 'defrost.maxDuration')).toBe(0);
     expect(set['compressor.onProbeFault']).toBe('run');
+    // Nobody turns a condenser, and what is usual for goods says nothing of its liquid.
+    expect(celsius(set, 'regulation.setpointMax')).toBe(celsius(set, 'regulation.setpoint'));
+    expect(program.findings).toEqual([]);
   });
+});
+
+test('a quiet input of the control’s own counts as one; where there is none, it is told', () => {
+  const quiet: EntryBody[] = [
+    ...fans,
+    { kind: 'planned', setting: 'condenser.quietSource', value: 'input' },
+    { kind: 'planned', setting: 'condenser.quietCap', value: { value: 60, unit: '%' } },
+  ];
+  expect(programWith(quiet, 'firth-rack').findings).toEqual([]);
+  const without = programOf({
+    state: fold(acceptedInOrder(quiet)),
+    name: 'job',
+    old: null,
+    replacement: null,
+    companyDefaults: {},
+  });
+  expect(without.findings.map((f) => f.code)).toEqual(['withoutItsProbe']);
 });
 
 describe('facts and trips', () => {

@@ -8,7 +8,7 @@ const MOTOR_REST = 1;
 
 /**
  * Condenser fans on a control without a condenser group, such as one of a single relay: it cools on liquid temperature. The set point is where the fans stop, the differential above it
- * where they start; no defrost, for none is wanted; the alarms go over as temperatures. Other units and controls stay as they are.
+ * where they start; no defrost, for none is wanted; no range for a user; the alarms go over as temperatures. Other units and controls stay as they are.
  */
 export function asOneRelayFans(
   values: SettingValues,
@@ -25,6 +25,9 @@ export function asOneRelayFans(
     if (values[from] !== undefined) moved[to] = values[from];
   };
   carry('condenser.setpoint', 'regulation.setpoint');
+  // Nobody turns a condenser: the user's range is the set point itself.
+  carry('condenser.setpoint', 'regulation.setpointMin');
+  carry('condenser.setpoint', 'regulation.setpointMax');
   carry('condenser.differential', 'regulation.differential');
   carry('condenser.highTemperature', 'alarms.highTemperature');
   carry('condenser.lowTemperature', 'alarms.lowTemperature');

@@ -96,7 +96,8 @@ export interface ProgramInput {
 
 /** Plan, changes, and the same in the new control's codes with what was keyed in. */
 export function programOf(input: ProgramInput): Program {
-  const unit = unitOf(input.state, input.name, input.companyDefaults);
+  const surveyed = unitOf(input.state, input.name, input.companyDefaults);
+  const unit = surveyed && withInputs(surveyed, input.replacement);
   const found = foundMeaning(input.state, input.old);
   const chosen = chosenValues(input.state, unit);
   const values = Object.fromEntries(chosen.map((c) => [c.setting, c.value])) as SettingValues;
@@ -169,6 +170,12 @@ export function programOf(input: ProgramInput): Program {
     lost: encoded.lost,
     display: encoded.display,
   };
+}
+
+/** The unit with what its new control can be told by wire. */
+function withInputs(unit: UnitDescription, control: ControllerDefinition | null): UnitDescription {
+  const quietInput = control?.inputs?.some((input) => input.roles?.includes('quiet')) ?? false;
+  return quietInput ? { ...unit, quietInput } : unit;
 }
 
 /** The entry that leaves an undecided code at the control's own default. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import { check } from '../advice/index.ts';
+import { check, type Sides } from '../advice/index.ts';
 import { leaveBehindSheet } from '../handover/index.ts';
 import {
   factsOf,
@@ -11,7 +11,7 @@ import {
   type EntryBody,
   type Program,
 } from '../jobs/index.ts';
-import { validateSet } from '../settings/index.ts';
+import { validateSet, type SettingValues } from '../settings/index.ts';
 import { acceptedInOrder } from '../testing/entries.ts';
 import { family } from '../testing/families.ts';
 import { tools, toolsFor, type ToolId, type ToolInput, type ToolReport } from './index.ts';
@@ -21,9 +21,9 @@ interface DemoJob {
   readonly title: string;
   readonly entries: readonly (EntryBody & { readonly controller?: string; readonly role?: string })[];
 }
-const { jobs } = JSON.parse(
+const { company, jobs } = JSON.parse(
   readFileSync(new URL('../../../demo/saltmarsh.json', import.meta.url), 'utf8'),
-) as { jobs: readonly DemoJob[] };
+) as { company: { schools: Sides }; jobs: readonly DemoJob[] };
 
 interface Opened {
   readonly input: ToolInput;
@@ -52,7 +52,7 @@ function open(key: string): Opened {
     name: job.title,
     old: old ? family(old) : null,
     replacement: definition,
-    companyDefaults: {},
+    companyDefaults: company.schools,
   });
   const unit = program.unit!;
   const found = program.found && program.found.codes.size > 0 ? program.found.values : null;
@@ -138,8 +138,10 @@ describe('every demo job of a kind has its tool, and the tool an answer', () => 
         program,
       });
       expect([job.key, sheet.groups.length > 0]).toEqual([job.key, true]);
-      if (job.entries.some((e) => e.kind === 'handedOver'))
+      if (job.entries.some((e) => e.kind === 'handedOver')) {
         expect([job.key, program.rows.filter((row) => row.state === 'open')]).toEqual([job.key, []]);
+        expect([job.key, program.findings.filter((f) => f.severity === 'error')]).toEqual([job.key, []]);
+      }
     }
   });
   test('a job without such a kind has none of them, and stopping stops', () => {
@@ -189,9 +191,14 @@ describe('what the tools say holds', () => {
   });
   test('two stages: as found they fight, the dead band advised never turns over', () => {
     const { input } = opened('dough');
-    const report = reported('stages', input);
+    expect(reported('stages', input).answer).not.toMatch(/fight/);
+    const asFound: SettingValues = { ...input.values, 'stage2.offset': { value: 2, unit: 'K' } };
+    const report = reported('stages', { ...input, values: asFound });
     expect(report.answer).toMatch(/fight/);
-    expect(tableOf(report, 'dead-bands').rows.find((r) => r.best)!.cells[2]).toBe('never');
+    const best = tableOf(report, 'dead-bands').rows.find((r) => r.best)!;
+    expect(best.cells[2]).toBe('never');
+    // What is advised is what the job left.
+    expect(best.values!['stage2.offset']).toEqual(input.values['stage2.offset']);
   });
   test('rack: no rest of its own (common practice), and a rest only warms the box', () => {
     const { input } = opened('creamery');

@@ -21,7 +21,7 @@ describe('demo data', () => {
     expect((await tess.call('GET', `/api/sites/${site.id}`)).json.site.note).toBe('changed');
     expect(before).toMatchObject({ site: 8, person: 3, controller: 14 });
     expect(before['entry']).toBeGreaterThan(50);
-    // Every entry is a transaction of its own: some hundred and fifty take their time on a busy machine.
+    // More than a thousand entries take their time on a busy machine.
   }, 30_000);
 });
 

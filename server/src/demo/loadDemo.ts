@@ -7,7 +7,7 @@ import { demoFolder } from '../config.ts';
 import { storeDefinition } from '../controllers/controllers.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
-import { append } from '../jobs/entries.service.ts';
+import { appendTogether, type SentEntry } from '../jobs/entries.service.ts';
 import type { Role } from '../people/person.entity.ts';
 
 /** A demo sign-in, printed at the start. */
@@ -133,19 +133,18 @@ async function loadEntries(
   job: DemoJob,
   pins: ReadonlyMap<string, PinnedDefinition>,
 ): Promise<void> {
-  for (const [index, entry] of job.entries.entries()) {
-    const { controller, at = job.at, ...body } = entry;
-    const pinned = controller === undefined ? body : { ...body, definition: pins.get(controller) };
-    const result = await append(services, idOf(`person:${job.by}`), 'demo-device', {
-      id: idOf(`entry:${job.key}:${index}`),
-      job: idOf(`job:${job.key}`),
-      deviceSequence: index + 1,
-      deviceTime: at,
-      seen: index,
-      body: pinned,
-    });
-    if (result.status === 'refused')
-      throw new Error(`demo data, job ${job.key}, entry ${index}: ${result.message}`);
+  const entries = job.entries.map(({ controller, at = job.at, ...body }, index): SentEntry => ({
+    id: idOf(`entry:${job.key}:${index}`),
+    job: idOf(`job:${job.key}`),
+    deviceSequence: index + 1,
+    deviceTime: at,
+    seen: index,
+    body: controller === undefined ? body : { ...body, definition: pins.get(controller) },
+  }));
+  try {
+    await appendTogether(services, idOf(`person:${job.by}`), 'demo-device', entries);
+  } catch (error) {
+    throw new Error(`demo data, job ${job.key}: ${(error as Error).message}`, { cause: error });
   }
 }
 

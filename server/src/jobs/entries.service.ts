@@ -7,6 +7,7 @@ import type { Caller, Services } from '../http/context.ts';
 import { AppError, type ErrorCode } from '../http/errors.ts';
 import { namesOf } from '../people/people.service.ts';
 import type { StoredEntry } from './entry.entity.ts';
+import type { Job } from './job.entity.ts';
 import { mustFindJob } from './jobs.service.ts';
 
 /** An entry as a device sends it: its author is the ticket's. */
@@ -80,6 +81,59 @@ export async function append(
   }
 }
 
+/** Adds entries of one author to one job, for what is loaded and not sent: all stand, or none does and the first that cannot is told. */
+export async function appendTogether(
+  services: Services,
+  authorId: string,
+  device: string,
+  entries: readonly SentEntry[],
+): Promise<void> {
+  for (const [index, sent] of entries.entries()) {
+    const problem = entryProblem(sent.body);
+    if (problem !== null) throw new AppError('badInput', `entry ${index}: ${problem}`);
+  }
+  const [first] = entries;
+  if (!first) return;
+  await services.database.transaction(async (repositories) => {
+    const job = await mustLockJob(repositories, first.job);
+    const before = job.lastSequence;
+    await repositories.entries.createAll(
+      entries.map((sent, index) => storedOf(sent, before + index, authorId, device, services.now())),
+    );
+    await repositories.jobs.setLastSequence(job, before + entries.length);
+  });
+}
+
+async function mustLockJob(repositories: Repositories, id: string): Promise<Job> {
+  const job = await repositories.jobs.lock(id);
+  if (!job) throw new AppError('notFound', 'This job does not exist on the server');
+  return job;
+}
+
+/** What is kept of an entry that follows the `last` of its job. */
+function storedOf(
+  sent: SentEntry,
+  last: number,
+  authorId: string,
+  device: string,
+  receivedAt: Date,
+): StoredEntry {
+  return {
+    id: sent.id,
+    jobId: sent.job,
+    sequence: last + 1,
+    device,
+    deviceSequence: sent.deviceSequence,
+    deviceTime: sent.deviceTime,
+    // A device cannot have seen what the server has not given out.
+    seen: Math.min(sent.seen, last),
+    authorId,
+    body: sent.body as EntryBody,
+    receivedAt,
+    foreignFrom: null,
+  };
+}
+
 export function readEntries(services: Services, jobId: string, after: number): Promise<EntryPage> {
   return services.database.transaction(async (repositories) => {
     await mustFindJob(repositories, jobId);
@@ -103,8 +157,7 @@ async function store(
   sent: SentEntry,
 ): Promise<StoredEntry> {
   // The job's lock is taken first, so that two posts of one entry meet here one after the other.
-  const job = await repositories.jobs.lock(sent.job);
-  if (!job) throw new AppError('notFound', 'This job does not exist on the server');
+  const job = await mustLockJob(repositories, sent.job);
   const twin = await repositories.entries.byId(sent.id);
   if (twin) return sameOrRefuse(twin, authorId, sent);
   if (await repositories.entries.byDevice(sent.job, device, sent.deviceSequence))
@@ -112,23 +165,9 @@ async function store(
       'conflict',
       `Entry ${sent.deviceSequence} of this device was already taken with other content`,
     );
-  const sequence = job.lastSequence + 1;
-  const entry: StoredEntry = {
-    id: sent.id,
-    jobId: sent.job,
-    sequence,
-    device,
-    deviceSequence: sent.deviceSequence,
-    deviceTime: sent.deviceTime,
-    // A device cannot have seen what the server has not given out.
-    seen: Math.min(sent.seen, job.lastSequence),
-    authorId,
-    body: sent.body as EntryBody,
-    receivedAt: services.now(),
-    foreignFrom: null,
-  };
+  const entry = storedOf(sent, job.lastSequence, authorId, device, services.now());
   await repositories.entries.create(entry);
-  await repositories.jobs.setLastSequence(job, sequence);
+  await repositories.jobs.setLastSequence(job, entry.sequence);
   return entry;
 }
 

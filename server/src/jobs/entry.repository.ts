@@ -40,5 +40,6 @@ export function entryRepository(em: EntityManager) {
       );
     },
     create: (entry: StoredEntry) => insert(em, entryEntity, entry as never),
+    createAll: (entries: readonly StoredEntry[]) => em.insertMany(entryEntity, entries as never[]),
   };
 }

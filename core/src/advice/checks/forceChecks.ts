@@ -63,7 +63,7 @@ const isSet = (value: SettingValue | undefined): boolean =>
   !(Array.isArray(value) && value.length === 0);
 
 /** Condenser choices that follow a probe or an input that nobody fitted. */
-export const withoutItsProbe: Check = ({ values }) => {
+export const withoutItsProbe: Check = ({ values, unit }) => {
   const found: Finding[] = [];
   const say = (settings: readonly SettingId[], message: string) =>
     found.push({ code: 'withoutItsProbe', severity: 'error', settings, message, numbers: {} });
@@ -74,6 +74,7 @@ export const withoutItsProbe: Check = ({ values }) => {
     );
   if (
     values['condenser.quietSource'] === 'input' &&
+    unit?.quietInput !== true &&
     values['inputs.alarmContact'] === undefined &&
     values['inputs.doorContact'] === undefined
   )

@@ -1,5 +1,12 @@
 import { baseValue, dimensionOf, fits, isQuantity, printFor, printQuantity } from '../../quantities/index.ts';
-import { findSetting, settingOf, soundRange, validateSet, type SettingId } from '../../settings/index.ts';
+import {
+  findSetting,
+  isMachine,
+  settingOf,
+  soundRange,
+  validateSet,
+  type SettingId,
+} from '../../settings/index.ts';
 import { secondsOf } from './band.ts';
 import type { Check, Finding } from './finding.ts';
 
@@ -38,6 +45,8 @@ export const outsideSoundRange: Check = ({ values, unit }) => {
   if (!unit) return [];
   return (Object.keys(values) as SettingId[]).flatMap((id): readonly Finding[] => {
     if (unit.compressor === 'rackSolenoid' && protectsCompressor.has(id)) return [];
+    // A condenser on a control made for a box: what is usual for goods says nothing of its liquid.
+    if (isMachine(unit.application) && !id.startsWith('condenser.')) return [];
     const value = values[id];
     const entry = findSetting(id);
     const range = entry && soundRange(entry, unit.application);

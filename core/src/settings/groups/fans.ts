@@ -66,6 +66,7 @@ export const fans = group({
     tooHigh: 'Moisture goes back to the air; wanted in a cellar, not in a freezer.',
     related: ['fans.whileCompressorOff'],
     sound: {
+      cellar: range(0, 15, 'min'),
       walkInCooler: range(0, 5, 'min'),
       walkInFreezer: range(0, 5, 'min'),
       reachInRefrigerator: range(0, 5, 'min'),
