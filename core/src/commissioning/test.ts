@@ -49,7 +49,7 @@ export interface CommissioningTest {
   readonly how: readonly string[];
   readonly expect: string;
   readonly measure: Measure | null;
-  /** Seconds that something takes by the settings: counted down while one waits. */
+  /** Seconds that something takes, by the settings or by the procedure: counted while one waits. */
   readonly wait: number | null;
   readonly caution: string | null;
 }

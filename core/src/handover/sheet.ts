@@ -233,7 +233,7 @@ function remarkOf(row: ProgramRow, display: DisplayState): string {
   return row.status === 'default' ? 'factory default' : '';
 }
 
-/** A value as the display shows it, with its unit, and for choices what it means: `60 °F`, `2 (runs by the clock)`. */
+/** A value as the display shows it, with its unit, and for choices what it means where they do not say it: `60 °F`, `2 (runs by the clock)`, `yes`. */
 export function printShown(parameter: Parameter, value: CodeValue, display: DisplayState): string {
   const { encoding } = parameter;
   if (encoding.type === 'number') {
@@ -242,7 +242,7 @@ export function printShown(parameter: Parameter, value: CodeValue, display: Disp
     return unit === null ? text : `${text} ${unitSymbol(unit)}`;
   }
   const words = choiceWords(parameter, value);
-  return words ? `${value} (${words})` : String(value);
+  return words && words !== String(value).toLowerCase() ? `${value} (${words})` : String(value);
 }
 
 /** What an option means, in words. */

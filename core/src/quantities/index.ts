@@ -7,3 +7,4 @@ export * from './convert.ts';
 export * from './round.ts';
 export * from './parse.ts';
 export * from './print.ts';
+export * from './sentence.ts';

@@ -121,7 +121,7 @@ function sayWhy() {
         />
       </template>
       <template v-else>
-        {{ chosen.advice?.reason }}
+        {{ display.say(chosen.advice?.reason ?? '') }}
         <span class="text-soft"
           >{{ range }}<template v-if="school"> People differ: {{ school }}</template></span
         >

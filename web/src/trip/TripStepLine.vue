@@ -60,8 +60,8 @@ async function keep(state: 'done' | 'fault' | null) {
         <p class="font-medium">
           <span v-if="run.state === 'done'" class="text-good">✓ </span
           ><span v-else-if="run.state === 'fault'" class="text-alarm">✗ </span>{{ run.step.title
-          }}<span v-if="run.value !== null && run.step.value" class="font-mono"
-            >, {{ run.value }} {{ run.step.value.unit }}</span
+          }}<span v-if="run.value !== null && run.step.value"
+            >, <span class="font-mono">{{ run.value }} {{ run.step.value.unit }}</span></span
           >
         </p>
         <p class="text-[14px] text-soft">{{ run.step.how }}</p>

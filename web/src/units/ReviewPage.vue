@@ -3,6 +3,7 @@ import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import { goalIds, goals, type GoalId } from '@brine/core/tuning';
 import { call, messageOf } from '../shared/api/client.ts';
+import { useDisplay } from '../shared/display/displayStore.ts';
 import type { Review } from '../shared/api/types.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -10,6 +11,7 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 
 /** Every unit with a plan, judged on the server: what the rules and a simulated day say against its settings, and what tuning would change. */
 const session = useSession();
+const display = useDisplay();
 const goal = ref<GoalId | ''>('');
 const review = shallowRef<Review | null>(null);
 const problem = ref<string | null>(null);
@@ -114,12 +116,12 @@ const lines = computed(() => {
               <li v-for="f in grave(line)" :key="f.code + f.message" class="py-0.5">
                 <strong class="font-semibold">{{
                   f.severity === 'error' ? 'Will go wrong. ' : 'Look at this. '
-                }}</strong>{{ f.message }}
+                }}</strong>{{ display.say(f.message) }}
                 <span v-if="f.remedy" class="block text-[14px] text-soft">Mended by: {{ f.remedy }}.</span>
               </li>
             </ul>
           </td>
-          <td v-if="review!.goal">{{ line.judged?.advised?.reason ?? '' }}</td>
+          <td v-if="review!.goal">{{ display.say(line.judged?.advised?.reason ?? '') }}</td>
         </tr>
       </tbody>
     </table>

@@ -42,7 +42,11 @@ const looks = { passed: 'text-good', failed: 'text-alarm', skipped: 'text-soft' 
 
 <template>
   <p v-if="proving.problem" class="max-w-prose">{{ proving.problem }}</p>
-  <div v-else class="grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
+  <div
+    v-else
+    class="grid gap-x-8 gap-y-6"
+    :class="predicted || running ? 'lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]' : 'max-w-4xl'"
+  >
     <div class="min-w-0">
       <section v-for="{ group, tests } in groups" :key="group" class="mb-4" :aria-label="groupNames[group]">
         <h3 class="border-b border-ink pb-1">{{ groupNames[group] }}</h3>
@@ -70,7 +74,7 @@ const looks = { passed: 'text-good', failed: 'text-alarm', skipped: 'text-soft' 
         </ul>
       </section>
     </div>
-    <div class="min-w-0">
+    <div class="min-w-0" :class="{ 'order-first': !predicted && !running }">
       <PullDown v-if="predicted" :predicted="predicted" :editable="session.mayWrite" />
       <p v-else-if="running" class="hint" role="status">Simulating the pull-down of this unit …</p>
       <p v-else-if="problem" class="hint">{{ problem }}</p>

@@ -13,7 +13,7 @@ const elapsed = computed(() =>
 const clock = (seconds: number) =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 const words = computed(() => {
-  if (!props.startedAt) return `${clock(props.wait)} by the settings`;
+  if (!props.startedAt) return `${clock(props.wait)} to wait`;
   const left = props.wait - elapsed.value;
   return left > 0
     ? `${clock(elapsed.value)}, ${clock(left)} to go`

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch, watchEffect } from 'vue';
-import { printFor, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
+import { printFor, sentenceFor, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
 import { printValue, settingOf, type SettingId, type SettingValue } from '@brine/core/settings';
 import { useSession } from '../session/sessionStore.ts';
 
@@ -32,9 +32,11 @@ export const useDisplay = defineStore('display', () => {
   }
 
   const show = (q: Quantity) => printFor(q, unit.value);
+  /** A sentence of the core with its temperatures as this reader reads them; what people typed stays as typed. */
+  const say = (text: string) => sentenceFor(text, unit.value);
   const showSetting = (id: SettingId, value: SettingValue) => printValue(settingOf(id), value, unit.value);
 
-  return { unit, symbol, otherSymbol, theme, switchUnit, switchTheme, show, showSetting };
+  return { unit, symbol, otherSymbol, theme, switchUnit, switchTheme, show, say, showSetting };
 });
 
 function read<Choice extends string>(key: string, choices: readonly Choice[]): Choice | null {

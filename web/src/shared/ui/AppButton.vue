@@ -17,6 +17,8 @@ const look = computed(() => ({
   'border-brine bg-brine text-on-brine': props.kind === 'primary',
   'border-brine text-brine': props.kind === 'plain',
   'border-transparent text-brine underline underline-offset-2': props.kind === 'quiet',
+  'px-4': props.kind !== 'quiet',
+  'px-2': props.kind === 'quiet',
   'w-full justify-center': props.wide,
   'opacity-55': props.disabled,
 }));
@@ -26,7 +28,7 @@ const look = computed(() => ({
   <button
     :type="type"
     :disabled="disabled"
-    class="inline-flex min-h-9 pointer-coarse:min-h-11 items-center gap-2 rounded-md border px-4 text-[15px] font-medium"
+    class="inline-flex min-h-9 pointer-coarse:min-h-11 items-center gap-2 rounded-md border text-[15px] font-medium"
     :class="look"
   >
     <slot />

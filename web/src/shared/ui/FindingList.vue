@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Finding, Remedy } from '@brine/core/advice';
+import { useDisplay } from '../display/displayStore.ts';
 import AppButton from './AppButton.vue';
 import FindingLine from './FindingLine.vue';
 
@@ -8,6 +9,7 @@ defineProps<{
   findings: readonly (Finding & { readonly remedy?: Remedy | null })[];
   editable?: boolean;
 }>();
+const display = useDisplay();
 defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
 </script>
 
@@ -18,7 +20,7 @@ defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
       :key="finding.code + finding.settings.join()"
       :severity="finding.severity"
       :code="finding.code"
-      :message="finding.message"
+      :message="display.say(finding.message)"
     >
       <AppButton
         v-if="editable && finding.remedy"
@@ -26,7 +28,7 @@ defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
         class="mt-1 block"
         data-test="remedy"
         @click="$emit('take', finding.remedy, finding)"
-        >Change: {{ finding.remedy.words }}</AppButton
+        >Change: {{ display.say(finding.remedy.words) }}</AppButton
       >
     </FindingLine>
   </ul>
