@@ -8,8 +8,8 @@ import {
   lowestCondensing,
   pressureAt,
 } from '@brine/core/refrigerants';
-import { printFor, quantity, valueIn, type Quantity } from '@brine/core/quantities';
-import type { SettingId, SettingValues } from '@brine/core/settings';
+import { quantity } from '@brine/core/quantities';
+import type { SettingValues } from '@brine/core/settings';
 import type { FactId } from '@brine/core/jobs';
 import { shownCelsius, shownKelvin, typedKelvin, type ToolTable } from '@brine/core/tools';
 import FactField from '../shared/job/FactField.vue';
@@ -168,21 +168,22 @@ const noLoop = computed(() => {
     : '';
 });
 const take = (values: SettingValues, why: string) => emit('take', values, why);
-const marks = computed(() =>
-  (
-    [
-      ['Set point', 'condenser.setpoint'],
-      ['Lowest set point', 'condenser.setpointMin'],
-      ['High alarm', 'condenser.highTemperature'],
-      ['Low alarm', 'condenser.lowTemperature'],
-    ] as readonly (readonly [string, SettingId])[]
-  ).flatMap(([name, id]) => {
-    const value = job.program.value.inForce[id] as Quantity | undefined;
-    return value
-      ? [{ name, words: `${printFor(value, display.unit)}${beside(valueIn(value, 'degC'))}` }]
-      : [];
-  }),
+/** A control of one relay holds its set point. */
+const mayFloat = computed(
+  () => job.replacement.value?.parameters.some((p) => p.setting === 'condenser.floating') ?? false,
 );
+const marks = computed(() => {
+  const c = config.value;
+  if (!c) return [];
+  const all: readonly (readonly [string, number | null])[] = [
+    ['Set point', c.setpoint],
+    [c.method === 'onOff' ? 'All fans on' : 'Full speed', c.setpoint + c.differential],
+    ['Lowest set point', c.setpointMin],
+    ['High alarm', c.alarms.high],
+    ['Low alarm', c.alarms.low],
+  ];
+  return all.flatMap(([name, at]) => (at === null ? [] : [{ name, words: `${celsius(at)}${beside(at)}` }]));
+});
 </script>
 
 <template>
@@ -225,7 +226,11 @@ const marks = computed(() =>
         <AppButton data-test="try-loops" :disabled="share !== null" @click="condenser.tryLoops"
           >Try bands{{ integral ? ' and integral times' : '' }}</AppButton
         >
-        <AppButton data-test="try-floats" :disabled="share !== null" @click="condenser.tryFloats"
+        <AppButton
+          v-if="mayFloat"
+          data-test="try-floats"
+          :disabled="share !== null"
+          @click="condenser.tryFloats"
           >Try a floating set point</AppButton
         >
         <p v-if="share !== null" class="flex items-center gap-3" role="status">

@@ -10,7 +10,7 @@ import {
   type FloatTrial,
   type LoopTrial,
 } from '@brine/core/condensing';
-import { fansOf } from '@brine/core/control';
+import { fansInForce } from '@brine/core/control';
 import { condenserChoice, factsOf, outdoorDay } from '@brine/core/jobs';
 import type { OpenJob } from '../shared/job/useJob.ts';
 import { core } from '../workers/corePool.ts';
@@ -36,7 +36,7 @@ export function useCondenser(job: OpenJob) {
   const facts = computed(() => factsOf(job.state.value));
   const refrigerant = computed(() => job.program.value.unit?.refrigerant ?? '');
   const plant = computed(() => condenserPlant(condenserChoice(facts.value, refrigerant.value)));
-  const config = computed(() => fansOf(job.program.value.inForce));
+  const config = computed(() => fansInForce(job.program.value.inForce));
   const whatIf = ref<FanWhatIf>('none');
   const run = computed<CondenserRun | null>(() =>
     config.value

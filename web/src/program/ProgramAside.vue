@@ -31,6 +31,8 @@ const measures = computed(() => program.value.unit?.application === 'heatMeter')
 const sentence = computed(() => {
   if (measures.value) return 'It regulates nothing: it measures flow and two temperatures.';
   const fans = machine.value ? fansOf(program.value.values) : null;
+  if (fans?.method === 'onOff')
+    return `Fans start ${fans.fanCount > 1 ? 'one by one up to' : 'at'} ${show(fans.setpoint + fans.differential)} and stop ${fans.fanCount > 1 ? 'down to' : 'at'} ${show(fans.setpoint)}.`;
   if (fans)
     return `Fans from nothing at ${show(fans.setpoint)} to full at ${show(fans.setpoint + fans.differential)}${fans.floatingDifference === null ? '' : ', floating with the outdoor air'}.`;
   return band.value

@@ -8,3 +8,4 @@ export {
 } from './condenserState.ts';
 export { fanSetpoint } from './fanDemand.ts';
 export { driveVolts, tickCondenser } from './tickCondenser.ts';
+export { fansInForce } from './fansByRelay.ts';
