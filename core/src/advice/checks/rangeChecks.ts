@@ -1,12 +1,16 @@
 import { baseValue, dimensionOf, fits, isQuantity, printFor, printQuantity } from '../../quantities/index.ts';
 import {
   findSetting,
+  isFreezer,
   isMachine,
   settingOf,
   soundRange,
   validateSet,
   type SettingId,
 } from '../../settings/index.ts';
+import { goodsOf } from '../goods.ts';
+import { plan } from '../plan/plan.ts';
+import type { UnitDescription } from '../unit.ts';
 import { secondsOf } from './band.ts';
 import type { Check, Finding } from './finding.ts';
 
@@ -40,6 +44,26 @@ const protectsCompressor: ReadonlySet<SettingId> = new Set([
   'compressor.powerOnDelay',
 ]);
 
+const advisedOf = new WeakMap<UnitDescription, ReadonlyMap<SettingId, number>>();
+
+/**
+ * What the plan gives for this unit, in base units: fresh fish stands colder than a usual cooler, and no note says so of a value that was planned for it. Nothing
+ * where goods and box do not go together: there the note is the first to say it.
+ */
+function advisedFor(unit: UnitDescription): ReadonlyMap<SettingId, number> {
+  const known = advisedOf.get(unit);
+  if (known) return known;
+  const advised = new Map(
+    goodsOf(unit.goods).frozen === isFreezer(unit.application)
+      ? plan(unit).settings.flatMap((s) =>
+          isQuantity(s.value) ? [[s.setting, baseValue(s.value)] as const] : [],
+        )
+      : [],
+  );
+  advisedOf.set(unit, advised);
+  return advised;
+}
+
 /** Values outside the range thought sound for this application: worth a look, and often right. */
 export const outsideSoundRange: Check = ({ values, unit }) => {
   if (!unit) return [];
@@ -55,6 +79,8 @@ export const outsideSoundRange: Check = ({ values, unit }) => {
     const [low, high, at] = [baseValue(range.min), baseValue(range.max), baseValue(value)];
     const slack = TEMPERATURE_KINDS.has(dimensionOf(value.unit)) ? ROUNDING_K : 0;
     if (at >= low - slack - 1e-6 && at <= high + slack + 1e-6) return [];
+    const advised = advisedFor(unit).get(id);
+    if (advised !== undefined && Math.abs(at - advised) <= slack + 1e-6) return [];
     const setting = settingOf(id);
     const effect = at < low ? setting.tooLow : setting.tooHigh;
     return [
