@@ -34,7 +34,7 @@ const rooms = {
   ],
   condensing: ['quantities', 'settings', 'control', 'refrigerants', 'logs'],
   calibration: ['quantities', 'settings', 'controllers', 'probes'],
-  complaints: ['quantities', 'settings', 'advice', 'simulation', 'tuning', 'logs'],
+  complaints: ['quantities', 'settings', 'advice', 'simulation', 'tuning', 'logs', 'condensing'],
   commissioning: [
     'quantities',
     'settings',

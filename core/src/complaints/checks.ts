@@ -15,6 +15,22 @@ export const checkIds = [
   'alarmSettings',
   'dampPlace',
   'defrostNow',
+  'liquidProbe',
+  'liquidAgainstDisplay',
+  'fansEach',
+  'leastAir',
+  'driveVolts',
+  'faultShown',
+  'compressorContact',
+  'overloadChain',
+  'quietContact',
+  'restPressure',
+  'bearings',
+  'sensorPockets',
+  'tagsReadBack',
+  'pulseWeight',
+  'flowSide',
+  'sensorOhms',
 ] as const;
 export type CheckId = (typeof checkIds)[number];
 
@@ -108,5 +124,94 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     how: 'Start a defrost, let it end by itself, look.',
     minutes: 35,
     caution: 'Heaters and pans are hot.',
+  },
+  liquidProbe: {
+    question: 'Is the liquid probe loose on its pipe, bare, or on another pipe?',
+    how: 'Lift the insulation: strapped all round, paste, on the liquid line near the condenser.',
+    minutes: 3,
+  },
+  liquidAgainstDisplay: {
+    question: 'Does the display read more than 3 K away from a probe of yours on the same pipe?',
+    how: 'Strap the reference beside it, insulate both, three minutes.',
+    minutes: 8,
+  },
+  fansEach: {
+    question: 'Does a fan stand, or turn the wrong way, while the others run?',
+    how: 'Look at each from outside the guard while they should run.',
+    minutes: 1,
+    caution: 'Fans start by themselves: guards on, hands out.',
+  },
+  leastAir: {
+    question: 'Do the fans still move much air at their least speed?',
+    how: 'Bring the output to its least; watch the blades, compare the volts with the drive’s plate.',
+    minutes: 4,
+    caution: 'Fans start by themselves: guards on, hands out.',
+  },
+  driveVolts: {
+    question: 'Do the fans not follow the volts at the drive’s input?',
+    how: 'DC volts at the input, beside the speed that the control shows.',
+    minutes: 5,
+    caution: 'Live reading: by a qualified person. The drive holds charge after the supply is off.',
+  },
+  faultShown: {
+    question: 'Does the control show a fault of its probe?',
+    how: 'Page through its alarms; write them down before any is cleared.',
+    minutes: 2,
+  },
+  compressorContact: {
+    question: 'Does the control believe that no compressor runs, while one does?',
+    how: 'Read its compressor input, or bridge it as its sheet says and see the fans come.',
+    minutes: 4,
+    caution: 'Fans start by themselves: guards on, hands out.',
+  },
+  overloadChain: {
+    question: 'Is the overload chain open?',
+    how: 'Supply off; ohms along the chain, fan by fan.',
+    minutes: 6,
+    caution: 'Isolate, lock out and prove dead.',
+  },
+  quietContact: {
+    question: 'Is it quiet time for the control when it should not be?',
+    how: 'Look at its clock and at the quiet input.',
+    minutes: 2,
+  },
+  restPressure: {
+    question: 'Does it stand above the saturation of the outdoor air after an hour’s rest?',
+    how: 'Gauge and outdoor temperature once both are still; the saturation page gives the pressure.',
+    minutes: 15,
+    caution: 'Refrigerant work only by certified persons.',
+  },
+  bearings: {
+    question: 'Does a fan grind, rub or shake?',
+    how: 'Listen to each; supply off, turn each by hand.',
+    minutes: 4,
+    caution: 'Isolate, lock out and prove dead before a guard comes off.',
+  },
+  sensorPockets: {
+    question: 'Is a sensor not down in its own pocket: swapped, half out, in a dry or wrong one?',
+    how: 'Follow each lead from its tag to its pipe; feel which pipe is warm.',
+    minutes: 5,
+    caution: 'Pipes are hot; a sensor without a pocket is never drawn from a full pipe.',
+  },
+  tagsReadBack: {
+    question: 'Does a slope or offset differ from the tag on its sensor, by any digit?',
+    how: 'Read all four back, digit by digit.',
+    minutes: 5,
+  },
+  pulseWeight: {
+    question:
+      'Does the pulse value or the fluid in the instrument differ from the flow meter’s plate and the system?',
+    how: 'Compare with the plate of the flow meter; ask for glycol.',
+    minutes: 4,
+  },
+  flowSide: {
+    question: 'Is the flow meter in the other pipe than the instrument is told, against its arrow, or stuck?',
+    how: 'Look at arrow and pipe; count its pulses for a minute.',
+    minutes: 5,
+  },
+  sensorOhms: {
+    question: 'Is a sensor open, short, or jumpy when its lead is moved?',
+    how: 'Ohms at the terminals, one wire off, while the lead is moved.',
+    minutes: 6,
   },
 };

@@ -24,6 +24,8 @@ export interface CondenserRun {
   readonly probeOpen?: readonly [number, number];
   readonly overload?: readonly [number, number];
   readonly quietContact?: readonly [number, number];
+  /** The regulating probe reads so much too warm, K. */
+  readonly probeDrift?: number;
 }
 
 /** A sample: °C, shares; which fans run. */
@@ -91,7 +93,7 @@ export function runCondenser(
       count.begin(fans, state);
     }
     const outdoor = outdoorAt(run.outdoor, ofDay);
-    inputs.liquid = within(run.probeOpen) ? Number.NaN : state.liquid;
+    inputs.liquid = within(run.probeOpen) ? Number.NaN : state.liquid + (run.probeDrift ?? 0);
     inputs.overload = within(run.overload);
     inputs.quiet = within(run.quietContact);
     inputs.backup = config.backupProbe ? state.liquid : null;

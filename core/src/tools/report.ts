@@ -64,11 +64,11 @@ export type ToolWork = (input: ToolInput, progress: ToolProgress) => ToolReport 
 
 /** A temperature to a tenth in the degrees shown. */
 export const shownCelsius = (celsius: number, display: TemperatureUnit): string =>
-  printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display);
+  printFor(quantity(celsius, 'degC'), display);
 
 /** A difference to a tenth in the degrees shown. */
 export const shownKelvin = (kelvin: number, display: TemperatureUnit): string =>
-  printFor(quantity(Math.round(kelvin * 10) / 10, 'K'), display);
+  printFor(quantity(kelvin, 'K'), display);
 
 /** A temperature as it is keyed in: whole degrees Fahrenheit, tenths of a degree Celsius. */
 export const typedCelsius = (celsius: number, display: TemperatureUnit): Quantity =>

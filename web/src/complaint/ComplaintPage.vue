@@ -2,21 +2,23 @@
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import {
-  causes,
+  allCauses,
   checkWords,
   decisionNames,
   decisions,
   rankCauses,
   rankChecks,
-  signIds,
   signNames,
+  signsFor,
   type Answers,
   type CheckId,
   type Decision,
   type SignId,
 } from '@brine/core/complaints';
 import { allStanding, standing } from '@brine/core/jobs';
+import { isMachine } from '@brine/core/settings';
 import { useJob } from '../shared/job/useJob.ts';
+import { useDisplay } from '../shared/display/displayStore.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -28,6 +30,7 @@ import { useCauseDays } from './useCauseDays.ts';
 /** From what people see to what is behind it, and what comes of it. */
 const job = useJob();
 const session = useSession();
+const display = useDisplay();
 const { days, share, problem, stop } = useCauseDays(job);
 const signs = computed(
   () =>
@@ -45,7 +48,7 @@ const checks = computed(
 );
 const profiles = computed(() =>
   (days.value ?? []).map((day) => ({
-    cause: causes.find((c) => c.id === day.id)!,
+    cause: allCauses.find((c) => c.id === day.id)!,
     simulated: day.simulated && new Set(day.simulated),
   })),
 );
@@ -53,6 +56,9 @@ const profiles = computed(() =>
 const logged = computed(() =>
   job.proving.value.logs.length === 0 ? null : job.proving.value.logs.flatMap((log) => log.findings),
 );
+const application = computed(() => job.program.value.unit?.application ?? 'reachInRefrigerator');
+const asked = computed(() => signsFor(application.value));
+const machine = computed(() => isMachine(application.value));
 const any = computed(() => Object.keys(signs.value).length + Object.keys(checks.value).length > 0);
 const ranked = computed(() =>
   rankCauses(profiles.value, { signs: signs.value, checks: checks.value, logged: logged.value }),
@@ -65,7 +71,7 @@ const done = computed(() =>
 const verdict = computed(() => standing(job.state.value, 'verdict', 'verdict'));
 const chosen = ref<string | null>(null);
 const cause = computed(
-  () => causes.find((c) => c.id === (chosen.value ?? ranked.value[0]?.cause.id)) ?? null,
+  () => allCauses.find((c) => c.id === (chosen.value ?? ranked.value[0]?.cause.id)) ?? null,
 );
 const decision = ref<Decision | ''>('');
 const { text: words, settle } = useDraft(() => verdict.value?.words ?? '', `verdict:${job.id}`);
@@ -92,7 +98,7 @@ async function record() {
         <h3>What they see</h3>
         <ul class="mt-1 border-t border-ink">
           <li
-            v-for="sign in signIds"
+            v-for="sign in asked"
             :key="sign"
             class="flex min-h-11 items-center gap-3 border-b border-hairline py-1"
           >
@@ -132,7 +138,7 @@ async function record() {
                 :data-cause="r.cause.id"
               >
                 <div class="flex items-center gap-3">
-                  <span class="w-12 text-right font-mono">{{ percent(r.odds) }}</span>
+                  <span class="w-12 shrink-0 text-right font-mono">{{ percent(r.odds) }}</span>
                   <svg class="shrink-0" width="90" height="8" aria-hidden="true">
                     <rect width="90" height="8" fill="var(--color-band)" />
                     <rect :width="90 * r.odds" height="8" fill="var(--color-brine)" />
@@ -140,7 +146,7 @@ async function record() {
                   <strong class="font-semibold">{{ r.cause.name }}</strong>
                 </div>
                 <p class="mt-0.5 pl-[10.1rem] text-[14px] text-soft max-sm:pl-0">
-                  {{ r.cause.does }}
+                  {{ display.say(r.cause.does) }}
                   <template v-if="r.because.length > 0">
                     Speaks for it: {{ r.because.map((s) => signNames[s].toLowerCase()).join(', ')
                     }}{{ r.fromSimulation ? ', as its simulated day shows' : '' }}.</template
@@ -164,16 +170,16 @@ async function record() {
                 :data-check="c.id"
               >
                 <div class="min-w-60 flex-1">
-                  <p :class="{ 'font-semibold': i === 0 }">{{ checkWords[c.id].question }}</p>
+                  <p :class="{ 'font-semibold': i === 0 }">{{ display.say(checkWords[c.id].question) }}</p>
                   <p class="text-[14px] text-soft">
-                    {{ checkWords[c.id].how }} {{ checkWords[c.id].minutes }} min.
+                    {{ display.say(checkWords[c.id].how) }} {{ checkWords[c.id].minutes }} min.
                   </p>
                   <p v-if="checkWords[c.id].caution" class="mt-1 text-[14px]">
                     <strong class="font-semibold">Caution. </strong>{{ checkWords[c.id].caution }}
                   </p>
                 </div>
                 <YesNo
-                  :label="checkWords[c.id].question"
+                  :label="display.say(checkWords[c.id].question)"
                   :value="null"
                   :editable="session.mayWrite"
                   @answer="(answer) => job.write({ kind: 'complaintCheck', check: c.id, answer })"
@@ -186,9 +192,9 @@ async function record() {
           <h3>Checked</h3>
           <ul class="mt-1">
             <li v-for="c in done" :key="c.id" class="flex items-center gap-3 py-1 text-[14.5px]">
-              <span class="flex-1">{{ checkWords[c.id].question }}</span>
+              <span class="flex-1">{{ display.say(checkWords[c.id].question) }}</span>
               <YesNo
-                :label="checkWords[c.id].question"
+                :label="display.say(checkWords[c.id].question)"
                 :value="c.answer"
                 :editable="session.mayWrite"
                 @answer="(answer) => job.write({ kind: 'complaintCheck', check: c.id, answer })"
@@ -227,11 +233,16 @@ async function record() {
           >
           <p v-if="verdict?.decision" data-test="verdict-stands">
             ✓ {{ decisionNames[verdict.decision]
-            }}{{ verdict.cause ? `: ${causes.find((c) => c.id === verdict!.cause)?.name.toLowerCase()}` : ''
+            }}{{
+              verdict.cause ? `: ${allCauses.find((c) => c.id === verdict!.cause)?.name.toLowerCase()}` : ''
             }}{{ verdict.words ? `. ${verdict.words}` : '' }}
           </p>
         </form>
-        <CautionNote
+        <CautionNote v-if="machine"
+          >Fans and pumps start by themselves: guards on, hands out; isolate, lock out and prove dead before
+          anything is opened. Pressure safeties stay as they are.</CautionNote
+        >
+        <CautionNote v-else
           >Whether goods that were out of range may be kept is for their owner and the authority to
           decide.</CautionNote
         >

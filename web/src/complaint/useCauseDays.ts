@@ -1,8 +1,26 @@
 import { ref, shallowRef, watch } from 'vue';
 import type { CauseDay } from '@brine/core/complaints';
+import { condenserPlant, type CondenserRun } from '@brine/core/condensing';
+import { fansInForce } from '@brine/core/control';
+import { condenserChoice, factsOf, outdoorDay } from '@brine/core/jobs';
 import type { OpenJob } from '../shared/job/useJob.ts';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
+
+/** The condenser of a job as its facts and its control say it; null while no control is chosen that runs it. */
+function condenserRun(job: OpenJob): CondenserRun | null {
+  const config = fansInForce(job.program.value.inForce);
+  const facts = factsOf(job.state.value);
+  return (
+    config && {
+      config,
+      plant: condenserPlant(condenserChoice(facts, job.program.value.unit?.refrigerant ?? '')),
+      outdoor: outdoorDay(facts),
+      hours: 24,
+      warmUpHours: 2,
+    }
+  );
+}
 
 /** A day of every cause on this unit, simulated in a worker once for its settings as found (planned where nothing was found). */
 export function useCauseDays(job: OpenJob) {
@@ -10,17 +28,22 @@ export function useCauseDays(job: OpenJob) {
   const share = ref<number | null>(null);
   const { problem, start, stop } = latestRun();
   watch(
-    () => JSON.stringify([job.program.value.unit, job.program.value.values]),
+    () =>
+      JSON.stringify([
+        job.program.value.unit,
+        job.program.value.values,
+        job.program.value.unit?.application === 'condenserFans' ? condenserRun(job) : null,
+      ]),
     () => {
       const { unit, values } = job.program.value;
       if (!unit) return;
       void start(async ({ signal, isCurrent }) => {
         share.value = 0;
-        const result = await core.run(
-          'causes',
-          { unit, values },
-          { signal, share: (done) => isCurrent() && (share.value = done) },
-        );
+        const watched = { signal, share: (done: number) => isCurrent() && (share.value = done) };
+        const run = unit.application === 'condenserFans' ? condenserRun(job) : null;
+        const result = run
+          ? await core.run('fanCauses', { run }, watched)
+          : await core.run('causes', { unit, values }, watched);
         if (!isCurrent()) return;
         share.value = null;
         if (typeof result === 'string') throw new Error(result);

@@ -1,6 +1,6 @@
 import { isFileProblem } from '@brine/core/files';
 import { gapSentence, logGaps, readLog, replay, simulate } from '@brine/core/simulation';
-import { causeDays } from '@brine/core/complaints';
+import { causeDays, fanCauseDays } from '@brine/core/complaints';
 import { faultSpeed, runCondenser, tryFloat, tryLoop } from '@brine/core/condensing';
 import { predict } from '@brine/core/commissioning';
 import { judgeLog } from '@brine/core/logs';
@@ -79,6 +79,11 @@ function work(id: number, request: CoreRequest): unknown {
       return faultSpeed(request.log);
     case 'predict':
       return predict(request.unit, request.values, request.startsAt);
+    case 'fanCauses':
+      return fanCauseDays(request.run, (share) => {
+        scope.postMessage({ id, share });
+        return true;
+      });
     case 'causes':
       return causeDays(request.unit, request.values, (share) => {
         scope.postMessage({ id, share });

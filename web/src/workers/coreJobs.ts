@@ -115,6 +115,7 @@ export interface CoreJobs {
     asks: { readonly unit: UnitDescription; readonly values: SettingValues };
     gives: readonly CauseDay[] | string | null;
   };
+  fanCauses: { asks: { readonly run: CondenserRun }; gives: readonly CauseDay[] | null };
 }
 export type CoreJob = keyof CoreJobs;
 

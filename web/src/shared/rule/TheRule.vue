@@ -80,12 +80,16 @@ const bars = computed(() =>
     width: Math.max(clipped(s.to) - clipped(s.from), 2),
   })),
 );
+/** A range of less is a single point, K. */
+const SAME_K = 0.05;
 const legend = computed(() =>
   stretches.value
     .filter((s) => s.kind !== 'band')
     .map((s) =>
       s.kind === 'user'
-        ? `${s.label} from ${printFixed(inUnit(s.from), 0)} to ${printFixed(inUnit(s.to), 0)}`
+        ? s.to - s.from < SAME_K
+          ? `User cannot turn it: ${printFixed(inUnit(s.to), 0)}`
+          : `${s.label} from ${printFixed(inUnit(s.from), 0)} to ${printFixed(inUnit(s.to), 0)}`
         : `${s.label} than ${printFixed(inUnit(s.kind === 'tooWarm' ? s.from : s.to), 1)}`,
     ),
 );
