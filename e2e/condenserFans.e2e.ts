@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import type { ElementHandle } from 'puppeteer-core';
-import { allSaved, byTest, click, demoJob, signIn, textOf } from './support/acts.ts';
+import { allSaved, byTest, click, demoJob, fill, seeText, signIn, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
@@ -11,7 +11,7 @@ const logFile = fileURLToPath(new URL('../demo/logs/keg-condenser.csv', import.m
 
 /** Fans that run flat out when their probe fails: from a week's log to the average keyed into the control. */
 export const condenserFans: EndToEndTest = {
-  name: 'condenser fans: a week’s log is imported, its average planned as fault speed with the reason, and keyed into the control; a band that does not hunt is taken',
+  name: 'condenser fans: the cause of a complaint is found, a week’s log is imported, its average planned as fault speed with the reason, and keyed into the control; a band that does not hunt is taken, its holding proven',
   run: () =>
     onStage(async ({ server, browser }) => {
       const page = await newPage(browser);
@@ -19,6 +19,21 @@ export const condenserFans: EndToEndTest = {
       const id = await demoJob(page, 'flat out');
       const at = (path: string) =>
         page.goto(`${server.base}/jobs/${id}/${path}`, { waitUntil: 'networkidle0' });
+
+      // High pressure on warm days and hunting at night, since the probe was changed: the probe is the likeliest.
+      await at('complaint');
+      await page.waitForSelector(`${byTest('causes')} [data-cause]`);
+      expectSame(
+        await page.$eval(
+          `${byTest('causes')} [data-cause]`,
+          (node) => (node as HTMLElement).dataset['cause'],
+        ),
+        'fansProbeLoose',
+        'the likeliest cause, as its simulated days show',
+      );
+      await click(page, '[data-check="liquidProbe"] button');
+      await seeText(page, 'Checked');
+      await allSaved(page);
 
       await at('prove/log');
       const input = (await page.waitForSelector(byTest('log-file'))) as ElementHandle<HTMLInputElement>;
@@ -57,6 +72,17 @@ export const condenserFans: EndToEndTest = {
       expectHolds(row, '50', 'the fault speed in the control’s own code');
       await click(page, byTest('keyed-in'));
       await page.waitForSelector('[data-code="5.1"][data-state="keyed"]');
+      await allSaved(page);
+
+      // The proof asks what these settings do; a reading outside is no pass.
+      await at('prove/run');
+      await click(page, byTest('test-fans.holds'));
+      await fill(page, byTest('test-value'), '140 °F');
+      await click(page, byTest('pass'));
+      await seeText(page, 'mark it failed, or read again');
+      await fill(page, byTest('test-value'), '92 °F');
+      await click(page, byTest('pass'));
+      await seeText(page, '✓ passed');
       await allSaved(page);
 
       await at('handover');
