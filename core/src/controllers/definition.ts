@@ -131,6 +131,12 @@ export interface ContactInput {
   readonly terminals?: readonly string[];
 }
 
+/** The hole in a door or panel that a control is clipped into, mm. */
+export interface CutOut {
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
 /** A family of controllers: everything the application knows of it is data. Fields not listed here are kept as they are. */
 export interface ControllerDefinition {
   readonly format: typeof CONTROLLER_FORMAT;
@@ -142,6 +148,8 @@ export interface ControllerDefinition {
   readonly relays?: readonly Relay[];
   readonly probes?: readonly ProbeInput[];
   readonly inputs?: readonly ContactInput[];
+  /** Absent for a control on a wall, a plug or a rail, or where the booklet does not say. */
+  readonly cutOut?: CutOut;
   readonly parameters: readonly Parameter[];
   /** Sensors that come back with a tag: the formula its two numbers belong to, and the unit of the signal. */
   readonly sensorTag?: { readonly formula: string; readonly signalUnit: 'degC' | 'degF' };

@@ -152,6 +152,18 @@ describe('a definition', () => {
       'compressor, defrost',
     ],
     [
+      'cut-out with a side missing',
+      (d) => (d.cutOut = { widthMm: 68 }),
+      '$.cutOut.heightMm',
+      'the hole in the panel, mm',
+    ],
+    [
+      'cut-out without a width',
+      (d) => (d.cutOut = { widthMm: 0, heightMm: 31 }),
+      '$.cutOut.widthMm',
+      'more than 0',
+    ],
+    [
       'alarm without severity',
       (d) => delete d.alarmCodes[0].severity,
       '$.alarmCodes[0].severity',

@@ -3,7 +3,7 @@ import { isRecord, shown, type Faults } from './fault.ts';
 const outputs = ['compressor', 'defrost', 'fan', 'stage2', 'alarm', 'condenserFan'];
 const sensorTypes = ['ntc10k', 'ptc1k', 'pt1000', 'pt100'];
 
-/** Judges supplies, relays, probes, inputs, alarm codes and bus registers. */
+/** Judges supplies, relays, probes, inputs, the cut-out, alarm codes and bus registers. */
 export function checkHardware(
   definition: Readonly<Record<string, unknown>>,
   codes: ReadonlySet<string>,
@@ -27,6 +27,7 @@ export function checkHardware(
       .forEach((type, i) => oneOf(`${path}.types[${i}]`, type, sensorTypes, faults));
   });
   named('$.inputs', definition['inputs'], faults, () => undefined);
+  checkCutOut(definition['cutOut'], faults);
   checkAlarmCodes(definition['alarmCodes'], faults);
   const bus = definition['bus'];
   if (!isRecord(bus)) return;
@@ -35,6 +36,18 @@ export function checkHardware(
     if (register && !codes.has(String(register['code'])))
       faults.add(`$.bus.registers[${i}].code`, `${shown(register['code'])} is no code of this definition`);
   });
+}
+
+function checkCutOut(raw: unknown, faults: Faults): void {
+  if (raw === undefined) return;
+  const cutOut = faults.object('$.cutOut', raw);
+  if (!cutOut) return;
+  for (const side of ['widthMm', 'heightMm'] as const) {
+    const path = `$.cutOut.${side}`;
+    const length = cutOut[side];
+    if (faults.number(path, length, 'the hole in the panel, mm') && length <= 0)
+      faults.add(path, `expected more than 0 mm, found ${length}`);
+  }
 }
 
 function named(

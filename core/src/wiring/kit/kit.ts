@@ -197,7 +197,7 @@ const placement: Readonly<Record<string, string>> = {
 };
 
 function fixing(definition: ControllerDefinition, { hole }: SiteMeasures): readonly KitLine[] {
-  const size = definition['cutOut'] as { widthMm: number; heightMm: number } | undefined;
+  const size = definition.cutOut;
   if (hole === undefined)
     return [
       {
@@ -240,7 +240,7 @@ function fixing(definition: ControllerDefinition, { hole }: SiteMeasures): reado
             group: 'fixing',
             what: `Saw for a cut-out of ${size.widthMm} × ${size.heightMm} mm, edge seal`,
             amount: '1',
-            why: 'The hole that is there is too small; nothing live or charged behind it.',
+            why: `${hole === null ? 'There is no hole yet' : 'The hole that is there is too small'}; nothing live or charged behind it.`,
           },
   ];
 }
