@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { newPage } from './support/browser.ts';
-import { byTest, click, clickOn, demoJob, fill, seeText, signIn } from './support/acts.ts';
+import { byTest, click, clickText, demoJob, fill, seeText, signIn } from './support/acts.ts';
 import { PASSWORD } from './support/steps.ts';
 import { onStage } from './support/stage.ts';
 import { expectSame, type EndToEndTest } from './support/suite.ts';
@@ -198,7 +198,7 @@ export const firstLead: EndToEndTest = {
         // Archive and undo instead of asking twice.
         await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
         await other.waitForFunction(() => document.body.innerText.includes('Soup freezer'));
-        await clickOn((await other.$$('li button')).at(1)!);
+        await clickText(other, 'li button', 'Archive');
         await seeText(other, 'Soup freezer is in the archive.');
       },
       { demo: false },

@@ -16,13 +16,15 @@ export async function seeText(page: Page, text: string, timeout = 60_000): Promi
 /** How often a moving element is looked at: longer than a frame of a busy machine. */
 const LOOK_MS = 60;
 const STILL_LOOKS = 100;
+/** A page that draws anew may put another element in the place of the one found. */
+const FINDS = 3;
 
 /**
- * Brings an element into view and waits until it stands still and nothing lies over it, as a person's eye does.
- * Without it a press lands where the element was before the page above it grew.
+ * Brings an element into view and waits until it stands still and nothing lies over it, as a person's eye does. Without it a press
+ * lands where the element was before the page above it grew. False: it never comes to rest, or it is gone.
  */
-async function atRest(element: ElementHandle<Element>): Promise<void> {
-  const still = await element.evaluate(
+const atRest = (element: ElementHandle<Element>): Promise<boolean> =>
+  element.evaluate(
     async (node, every, looks) => {
       let before = '';
       for (let look = 0; look < looks && node.isConnected; look += 1) {
@@ -40,16 +42,17 @@ async function atRest(element: ElementHandle<Element>): Promise<void> {
     LOOK_MS,
     STILL_LOOKS,
   );
-  if (!still) throw new Error(`${await nameOf(element)} does not come to rest, or something lies over it`);
-}
 
-const nameOf = (element: ElementHandle<Element>) =>
-  element.evaluate((node) => node.outerHTML.slice(0, 120)).catch(() => 'an element that is gone');
-
-/** Clicks an element at rest. */
-export async function clickOn(element: ElementHandle<Element>): Promise<void> {
-  await atRest(element);
-  await element.click();
+/** The element found, once it is at rest. */
+async function restingOne(
+  what: string,
+  find: () => Promise<ElementHandle<Element>>,
+): Promise<ElementHandle<Element>> {
+  for (let i = 0; i < FINDS; i += 1) {
+    const element = await find();
+    if (await atRest(element)) return element;
+  }
+  throw new Error(`${what} does not come to rest, or something lies over it`);
 }
 
 const visible = async (page: Page, selector: string) =>
@@ -57,25 +60,26 @@ const visible = async (page: Page, selector: string) =>
 
 /** Clicks what is there and can be clicked; waits for it. */
 export async function click(page: Page, selector: string): Promise<void> {
-  await clickOn(await visible(page, selector));
+  await (await restingOne(selector, () => visible(page, selector))).click();
 }
 
 /** Taps, on a page with touch. */
 export async function tap(page: Page, selector: string): Promise<void> {
-  const element = await visible(page, selector);
-  await atRest(element);
-  await element.tap();
+  await (await restingOne(selector, () => visible(page, selector))).tap();
 }
 
-/** Clicks the one element whose text holds the words, among those a selector finds. */
+/** Clicks the first element whose text holds the words, among those a selector finds. */
 export async function clickText(page: Page, selector: string, words: string): Promise<void> {
-  const found = await page.waitForFunction(
-    (at, wanted) => [...document.querySelectorAll(at)].find((node) => node.textContent?.includes(wanted)),
-    {},
-    selector,
-    words,
-  );
-  await clickOn(found.asElement() as ElementHandle<Element>);
+  const find = async () => {
+    const found = await page.waitForFunction(
+      (at, wanted) => [...document.querySelectorAll(at)].find((node) => node.textContent?.includes(wanted)),
+      {},
+      selector,
+      words,
+    );
+    return found.asElement() as ElementHandle<Element>;
+  };
+  await (await restingOne(`${selector} with “${words}”`, find)).click();
 }
 
 /** Replaces what stands in a field and leaves it; waits until it may be typed in. */
