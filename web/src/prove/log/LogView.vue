@@ -19,7 +19,7 @@ const job = useJob();
 const session = useSession();
 const display = useDisplay();
 const log = useLog(job);
-const { guessed, layout, read, share, running, problem, sending, sent } = log;
+const { guessed, layout, read, share, running, problem, sending, sent, waiting, waitingProblem } = log;
 const figures = computed(() => (read.value ? figureLines(read.value.judged.found, display.unit) : []));
 const tidied = computed(() => {
   const t = read.value?.tidied;
@@ -66,10 +66,15 @@ const change = (next: LogLayout) => (layout.value = next);
     >
       <li v-for="kept in job.proving.value.logs" :key="kept.id">
         <button type="button" class="link" @click="log.open(kept.id, kept.name)">{{ kept.name }}</button>
-        <span class="text-soft">, {{ kept.samples.toLocaleString('en') }} rows</span>
+        <span class="text-soft"
+          >, {{ kept.samples.toLocaleString('en') }} rows<template v-if="waiting.has(kept.id)"
+            >, still on this device only</template
+          ></span
+        >
       </li>
     </ul>
     <FormProblem :message="problem" />
+    <FormProblem :message="waitingProblem" />
     <LayoutForm
       v-if="guessed && layout && !read"
       :guessed="guessed"
@@ -94,6 +99,9 @@ const change = (next: LogLayout) => (layout.value = next);
           data-test="keep-log"
           @click="log.keep"
           >{{ sending ? 'Handing it over …' : 'Keep it with the job' }}</AppButton
+        >
+        <span v-else-if="sent && waiting.has(sent)" data-test="log-waits"
+          >Kept on this device; it goes to the server when that answers.</span
         >
         <span v-else-if="sent" class="text-good" data-test="log-kept">✓ kept with the job</span>
       </div>

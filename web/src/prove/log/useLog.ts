@@ -13,6 +13,7 @@ import type { OpenJob } from '../../shared/job/useJob.ts';
 import { newId } from '../../shared/outbox/identity.ts';
 import { core } from '../../workers/corePool.ts';
 import { latestRun } from '../../workers/latestRun.ts';
+import { useWaitingLogs } from './useWaitingLogs.ts';
 
 /** Enough of a file to see how it is laid out. */
 const BEGINNING = 96 * 1024;
@@ -37,6 +38,7 @@ export function useLog(job: OpenJob) {
   const sending = ref(false);
   const sent = ref<string | null>(null);
   const { running, problem, start, stop } = latestRun();
+  const onDevice = useWaitingLogs(job.id);
 
   async function choose(chosen: File): Promise<void> {
     stop();
@@ -82,7 +84,7 @@ export function useLog(job: OpenJob) {
     if (file.value && layout.value) await readIn(file.value, file.value.name, layout.value);
   }
 
-  /** Hands the file to the server as it is and, once it is there, keeps it with the job. */
+  /** Hands the file to the server as it is and keeps it with the job; while the server is away, on this device. */
   async function keep(): Promise<void> {
     const [source, by, result] = [file.value, layout.value, read.value];
     if (!source || !by || !result) return;
@@ -90,25 +92,13 @@ export function useLog(job: OpenJob) {
     problem.value = null;
     try {
       const id = newId();
-      const address = `/api/jobs/${job.id}/logs/${id}?name=${encodeURIComponent(source.name.slice(0, 200))}&layout=${encodeURIComponent(JSON.stringify(by))}`;
-      const answer = await fetch(address, {
-        method: 'POST',
-        body: source,
-        headers: { 'content-type': 'text/csv' },
-        credentials: 'same-origin',
-      }).catch(() => null);
-      if (!answer)
-        throw new Error('The server does not answer: the file stays with you, try again when it is there.');
-      if (!answer.ok)
-        throw new Error(
-          ((await answer.json().catch(() => null)) as { error?: { message: string } } | null)?.error
-            ?.message ?? 'The server could not take the file',
-        );
+      const name = source.name.slice(0, 200);
+      await onDevice.handOver({ id, job: job.id, name, layout: by, file: source });
       const { time, clock } = result.log;
       await job.write({
         kind: 'log',
         id,
-        name: source.name.slice(0, 200),
+        name,
         layout: by,
         samples: time.length,
         from: clockIso(clock, time[0]!),
@@ -122,13 +112,19 @@ export function useLog(job: OpenJob) {
     sending.value = false;
   }
 
-  /** Opens a log that is kept with the job, from the server. */
+  /** Opens a log that is kept with the job, from this device where it waits here, else from the server. */
   async function open(id: string, name: string): Promise<void> {
     file.value = null;
     guessed.value = null;
     layout.value = null;
     read.value = null;
     problem.value = null;
+    const here = await onDevice.read(id);
+    if (here) {
+      await readIn(here.file, name, here.layout);
+      sent.value = id;
+      return;
+    }
     const answer = await fetch(`/api/jobs/${job.id}/logs/${id}`, { credentials: 'same-origin' }).catch(
       () => null,
     );
@@ -153,6 +149,8 @@ export function useLog(job: OpenJob) {
     problem,
     sending,
     sent,
+    waiting: onDevice.waiting,
+    waitingProblem: onDevice.problem,
     choose,
     readFile,
     keep,
