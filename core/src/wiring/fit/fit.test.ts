@@ -159,6 +159,35 @@ describe('gaps and what bridges them', () => {
   });
 });
 
+describe('machines want a control that was made for them', () => {
+  const machine = (fields: object) =>
+    fitted({ goods: 'nothing', defrostMethod: 'none', ...fields }).filter((f) => f.verdict !== 'cannot');
+
+  test.each([
+    [
+      { application: 'heatMeter', probes: ['supply', 'return'], supply: { volts: 24, kind: 'ac' } },
+      'sluice-h',
+    ],
+    [{ application: 'heatMeter', probes: ['supply', 'return'] }, 'sluice-h'],
+    [
+      {
+        application: 'transportUnit',
+        goods: 'dairy',
+        defrostMethod: 'hotGas',
+        supply: { volts: 12, kind: 'dc' },
+      },
+      'corrie-haul',
+    ],
+  ])('%j', (fields, id) => expect(machine(fields).map((f) => f.id)).toEqual([id]));
+
+  test('fans that a thermostat switched are fans to a control made for them', () => {
+    const described = unit({ application: 'condenserFans', goods: 'nothing', probes: ['liquid'] });
+    const needs = needsOf(described, [], typical('condenser-fan-cycling'));
+    expect(needs.outputs.map((o) => o.output)).toEqual(['condenserFan']);
+    expect(fit(needs, [family('firth-rack')])[0]!.verdict).toBe('fits');
+  });
+});
+
 test('with the circuit as found, a compressor behind a contactor asks only for its coil', () => {
   const needs = needsOf(unit({ supply: undefined }), [], typical('timer-and-thermostat'));
   // Oracle: the coil of 3000 Ω on 208 V, 0.069 A; the heater of 1850 W on 208 V, 8.89 A.

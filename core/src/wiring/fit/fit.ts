@@ -10,6 +10,7 @@ import type { SettingId, SettingValues } from '../../settings/index.ts';
 import { COIL_VA, contactorFrame, relayFor, tooWeak } from '../convert/outputs.ts';
 import { takes } from '../convert/supply.ts';
 import { bridgeCosts, type Bridge, type Gap } from './gap.ts';
+import { machineGaps } from './machineGaps.ts';
 import type { OutputNeed, UnitNeeds } from './needs.ts';
 
 /** How a control fits: as it is (jumpers aside), with something between, or not at all. */
@@ -58,6 +59,7 @@ function judge(needs: UnitNeeds, definition: ControllerDefinition): Omit<Fit, 'r
   const gaps = [
     ...supplyGaps(needs, definition),
     ...outputs.flatMap((need) => outputGaps(needs, definition, need)),
+    ...machineGaps(needs, definition),
     ...methodGaps(needs, definition),
     ...probeGaps(needs, definition),
     ...inputGaps(needs, definition),

@@ -146,7 +146,7 @@ function fromCircuit(unit: UnitDescription, found: Circuit): readonly OutputNeed
     old,
     new Set(['compressor', 'defrost', 'fan', 'stage2', 'condenserFan']),
   )) {
-    const output = c.output === 'condenserFan' && !isMachine(unit.application) ? 'compressor' : c.output;
+    const output = outputOn(unit, c.output);
     groups.set(output, [...(groups.get(output) ?? []), c.part]);
   }
   return [...groups].map(([output, parts]) => ({
@@ -154,6 +154,12 @@ function fromCircuit(unit: UnitDescription, found: Circuit): readonly OutputNeed
     demand: demandOf(parts),
     threePhase: parts.some((p) => p.kind === 'load' && p.terminals.length === 3),
   }));
+}
+
+/** In a box the condenser's fan runs with the compressor; what a control of condenser fans switches are fans, whichever relay did it before. */
+function outputOn({ application }: UnitDescription, output: string): string {
+  if (!isMachine(application)) return output === 'condenserFan' ? 'compressor' : output;
+  return output === 'compressor' ? 'condenserFan' : output;
 }
 
 function usual(unit: UnitDescription): readonly OutputNeed[] {
