@@ -5,7 +5,18 @@ import type { SettingId, SettingValues } from '../settings/index.ts';
 import { fansOf } from '../control/index.ts';
 import { acceptedInOrder } from '../testing/entries.ts';
 import { family } from '../testing/families.ts';
-import { entryProblem, factsOf, fold, programOf, tripOf, usualFacts, type EntryBody } from './index.ts';
+import {
+  entryProblem,
+  factsOf,
+  fold,
+  openQuestions,
+  programOf,
+  questionsFor,
+  tripOf,
+  unitOf,
+  usualFacts,
+  type EntryBody,
+} from './index.ts';
 
 const answers = (more: Readonly<Record<string, unknown>>): EntryBody[] =>
   Object.entries(more).map(([question, value]) => ({ kind: 'answer', question, value }) as EntryBody);
@@ -132,4 +143,30 @@ describe('facts and trips', () => {
     [{ kind: 'serviced', service: 'wings', atHours: 1 }, /body\.service/],
     [{ kind: 'alarmSign', alarm: 'a', sign: 'dancing' }, /body\.sign/],
   ])('%j is refused with a sentence', (body, sentence) => expect(entryProblem(body)).toMatch(sentence));
+});
+
+describe('the survey asks what a kind of unit can answer', () => {
+  const asked = (application: unknown) => questionsFor(application).map((q) => q.id);
+  const probes = (application: unknown) => {
+    const { form } = questionsFor(application).find((q) => q.id === 'probes')!;
+    return form.type === 'list' ? Object.keys(form.options) : [];
+  };
+
+  test('a box everything, a machine no goods, no defrost, no door', () => {
+    expect(asked('walkInFreezer')).toEqual(asked(undefined));
+    for (const machine of ['condenserFans', 'heatMeter'])
+      expect(asked(machine).filter((id) => /goods|defrost|door/.test(id))).toEqual([]);
+    expect(asked('heatMeter')).not.toContain('refrigerant');
+    expect(probes('heatMeter')).toEqual(['supply', 'return']);
+    expect(probes('condenserFans')).toEqual(['liquid', 'secondLiquid', 'outdoor']);
+    expect(probes('cellar')).not.toContain('return');
+  });
+
+  test('two answers make a plan of a machine, and it keeps nothing', () => {
+    const state = fold(acceptedInOrder(answers({ application: 'heatMeter', probes: ['supply', 'return'] })));
+    expect(openQuestions(state)).toEqual([]);
+    expect(unitOf(state, 'meter', {})).toMatchObject({ goods: 'nothing', defrostMethod: 'none' });
+    const box = fold(acceptedInOrder(answers({ application: 'cellar', probes: ['air'] })));
+    expect(openQuestions(box).map((q) => q.id)).toEqual(['goods', 'defrostMethod']);
+  });
 });

@@ -6,9 +6,16 @@ import {
   probeRoleNames,
   probeRoles,
   schools,
+  type ProbeRole,
   type SchoolId,
 } from '../advice/index.ts';
-import { applicationNames, applications } from '../settings/index.ts';
+import {
+  applicationNames,
+  applications,
+  isApplication,
+  isMachine,
+  type Application,
+} from '../settings/index.ts';
 
 /** How a question of the survey is answered. */
 export type QuestionForm =
@@ -144,6 +151,33 @@ export const unitQuestions: readonly Question[] = [
     required: false,
   },
 ];
+
+/** What a machine without a box is not asked: nothing is kept in it, no coil of it is cleared, it has no door. */
+const ofBoxes: ReadonlySet<QuestionId> = new Set(['goods', 'defrostMethod', 'doorUse', 'doorContact']);
+/** What a heat meter is not asked besides: it cools nothing. */
+const ofCooling: ReadonlySet<QuestionId> = new Set(['compressor', 'ambient', 'refrigerant']);
+const meterProbes: readonly ProbeRole[] = ['supply', 'return'];
+const fanProbes: readonly ProbeRole[] = ['liquid', 'secondLiquid', 'outdoor'];
+
+function probesOf(application: Application): readonly ProbeRole[] {
+  if (application === 'heatMeter') return meterProbes;
+  if (application === 'condenserFans') return fanProbes;
+  return probeRoles.filter((role) => !meterProbes.includes(role));
+}
+
+/** The questions for a kind of unit; all of them while it is not known. */
+export function questionsFor(application: unknown): readonly Question[] {
+  if (!isApplication(application)) return unitQuestions;
+  const machine = isMachine(application);
+  return unitQuestions
+    .filter((q) => !(machine && ofBoxes.has(q.id)))
+    .filter((q) => !(application === 'heatMeter' && ofCooling.has(q.id)))
+    .map((q) =>
+      q.id === 'probes'
+        ? { ...q, form: { type: 'list', options: names(probesOf(application), probeRoleNames) } }
+        : q,
+    );
+}
 
 /** The schools as questions, asked where a job takes another side than the company. */
 export const schoolQuestions: readonly Question[] = (Object.keys(schools) as SchoolId[]).map((id) => ({

@@ -2,8 +2,9 @@ import { readUnit, UNIT_FORMAT, type Sides, type UnitDescription } from '../advi
 import { isQuantity, printQuantity, quantity, valueIn } from '../quantities/index.ts';
 import { decode, type ControllerDefinition, type Decoded, type SheetRow } from '../controllers/index.ts';
 import { isFileProblem } from '../files/index.ts';
+import { isApplication, isMachine } from '../settings/index.ts';
 import { allStanding, standing, type JobState } from './fold.ts';
-import { unitQuestions, type Question, type QuestionId } from './questions.ts';
+import { questionsFor, type Question, type QuestionId } from './questions.ts';
 import type { AnswerValue } from './entry.ts';
 
 /** Answers as they stand. */
@@ -16,7 +17,7 @@ export function answersOf(state: JobState): ReadonlyMap<QuestionId, AnswerValue>
 /** Questions a plan needs that are not answered yet. */
 export function openQuestions(state: JobState): readonly Question[] {
   const answers = answersOf(state);
-  return unitQuestions.filter((q) => q.required && !answers.has(q.id));
+  return questionsFor(answers.get('application')).filter((q) => q.required && !answers.has(q.id));
 }
 
 /** The unit as the survey describes it, or null while a plan cannot be made. Sides of the company stand behind those of the job. */
@@ -41,7 +42,10 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
     'displayUnit',
   ] as const;
   const fields = Object.fromEntries(plain.flatMap((id) => (answers.has(id) ? [[id, answers.get(id)]] : [])));
-  const unit = readUnit({ format: UNIT_FORMAT, name, ...fields, schools, companyDefaults });
+  const application = answers.get('application');
+  const unasked =
+    isApplication(application) && isMachine(application) ? { goods: 'nothing', defrostMethod: 'none' } : {};
+  const unit = readUnit({ format: UNIT_FORMAT, name, ...fields, ...unasked, schools, companyDefaults });
   return isFileProblem(unit) ? null : unit;
 }
 

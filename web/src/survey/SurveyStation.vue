@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { openQuestions, unitQuestions } from '@brine/core/jobs';
+import { answersOf, openQuestions, questionsFor } from '@brine/core/jobs';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
@@ -14,10 +14,16 @@ import QuestionField from './QuestionField.vue';
 import SchoolChoice from './SchoolChoice.vue';
 
 const job = useJob();
+const questions = computed(() => questionsFor(answersOf(job.state.value).get('application')));
+const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five'];
+const needed = computed(() => {
+  const count = questions.value.filter((q) => q.required).length;
+  return `${NUMBERS[count] ?? count} ${count === 1 ? 'answer' : 'answers'}`;
+});
 const open = computed(() => openQuestions(job.state.value));
 const ready = computed(() => open.value.length === 0 && job.newPin.value !== null);
 useJumpTargets(() =>
-  unitQuestions.map((q) => ({
+  questions.value.map((q) => ({
     id: `question:${q.id}`,
     title: q.label,
     detail: 'question of the survey',
@@ -31,9 +37,9 @@ useJumpTargets(() =>
   <div class="grid flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
     <section class="px-4 py-5 sm:px-5" aria-label="The unit">
       <h2>The unit</h2>
-      <p class="hint mt-1">Four answers marked with a dot are needed for a plan. The rest makes it better.</p>
+      <p class="hint mt-1">{{ needed }} marked with a dot are needed for a plan. The rest makes it better.</p>
       <div class="mt-3 border-t border-ink">
-        <QuestionField v-for="question in unitQuestions" :key="question.id" :question="question" />
+        <QuestionField v-for="question in questions" :key="question.id" :question="question" />
       </div>
       <p class="mt-4">
         <RouterLink class="link font-medium" :to="`/jobs/${job.id}/complaint`" data-test="to-complaint"
