@@ -222,6 +222,19 @@ describe('what the tools say holds', () => {
       expect(called[i]!).toBeGreaterThanOrEqual(called[i - 1]!);
     }
   });
+  test.each([
+    ['pharmacy', 'pharmacy'],
+    ['cellar', 'humidity'],
+  ] as const)('%s: a larger bottle reads a narrower course, and makes the air swing no less', (key, tool) => {
+    const { rows } = tableOf(reported(tool, opened(key).input), 'buffers');
+    const ends = (cell: string | undefined) =>
+      [...(cell ?? '').replaceAll('−', '-').matchAll(/-?[\d.]+/g)].map((m) => Number(m[0]));
+    const width = (cell: string | undefined) => ends(cell)[1]! - ends(cell)[0]!;
+    const reads = rows.map((r) => width(r.cells[2]));
+    expect(reads).toEqual(reads.toSorted((a, b) => b - a));
+    expect(reads.at(-1)!).toBeLessThan(0.8 * reads[0]!);
+    expect(width(rows.at(-1)!.cells[4])).toBeGreaterThanOrEqual(width(rows[0]!.cells[4]) - 0.2);
+  });
   test('cellar: one step at most is offered, and only with a reading that decides it', () => {
     const { input } = opened('cellar');
     const offered = (i: ToolInput) =>

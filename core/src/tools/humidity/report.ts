@@ -3,6 +3,7 @@ import { boxOf } from '../../plant/index.ts';
 import type { Scenario } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
+import { bufferTable } from '../buffer/table.ts';
 import { figure, shownCelsius, tryAll, type ToolInput, type ToolRow, type ToolWork } from '../report.ts';
 import { dryingCoil } from './coilDries.ts';
 import { decideHumidity, DAYS_BETWEEN, MOST_MINUTES, STEP_MINUTES } from './decide.ts';
@@ -16,6 +17,10 @@ export function runOnOf(values: SettingValues): number {
   const runOn = values['fans.runOnTime'];
   return isQuantity(runOn) ? Math.round(baseValue(runOn) / 60) : 0;
 }
+
+const CELLAR_DAYS = { hours: 48 } as const;
+/** Of the work: the run-ons, then the bottles. */
+const RUNS_SHARE = 0.6;
 
 const runOnSetting = (minutes: number): SettingValues => ({
   'fans.control': 'controlled',
@@ -34,10 +39,12 @@ export const humidityReport: ToolWork = (input, progress) => {
       const scenario = cellar(input, { ...values, ...runOnSetting(minutes) });
       return typeof scenario === 'string' ? scenario : { minutes, day: roomDay(scenario) };
     },
-    progress,
+    (share) => progress(RUNS_SHARE * share),
   );
   if (done === null || typeof done === 'string') return done;
   const runs = done;
+  const buffers = bufferTable(input, CELLAR_DAYS, (share) => progress(RUNS_SHARE + (1 - RUNS_SHARE) * share));
+  if (buffers === null || typeof buffers === 'string') return buffers;
   const runOn = runOnOf(values);
   const wish = { low: facts.humidityLow, high: facts.humidityHigh, runOn };
   const decision = decideHumidity(input.humidity, wish, input.now);
@@ -57,7 +64,7 @@ export const humidityReport: ToolWork = (input, progress) => {
         ? []
         : ['The fans do not stop with the compressor as set: a run-on does nothing until they do.']),
       `At ${figure(read, '%', 0)} a wet coil of this size gives ${figure(coil.perMinute * 1000, 'g a minute', 0)} back and would be dry after about ${figure(coil.minutes, 'min', 0)} (an estimate from its size). Look at it when the fans stop: a dry coil has nothing more to give, and a reading that no longer rises says the same.`,
-      `The probe of the control sits in its buffer: it follows ${unit.goods === 'ripeningCheese' ? 'the cheese' : 'the goods'}, not the air, and hides the swing of a longer run-on. Hang a second thermometer in the air for these days.`,
+      `A probe in a bottle follows ${unit.goods === 'ripeningCheese' ? 'the cheese' : 'the goods'}, not the air, and hides the swing of a longer run-on. Hang a second thermometer in the air for these days.`,
     ],
     tables: [
       {
@@ -86,6 +93,7 @@ export const humidityReport: ToolWork = (input, progress) => {
         heads: ['The control then', 'Water', 'Goods'],
         rows: pumpRows(price, facts.hoursToHelp),
       },
+      buffers,
     ],
     caution:
       'Water under a room is a slip and, near sockets, a shock: isolate before a pump or its float is touched.',
@@ -94,7 +102,7 @@ export const humidityReport: ToolWork = (input, progress) => {
 
 /** Two days of the cellar in the humidity around it; a sentence where they cannot be run. */
 function cellar({ unit, facts }: ToolInput, values: SettingValues): Scenario | string {
-  const scenario = unitScenario(unit, values, { hours: 48 });
+  const scenario = unitScenario(unit, values, CELLAR_DAYS);
   if (typeof scenario === 'string') return scenario;
   return { ...scenario, choice: { ...scenario.choice, humidity: facts.roomHumidity / 100 } };
 }

@@ -4,28 +4,33 @@ import { meanKineticTemperature } from '../../logs/index.ts';
 import { simulate } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import { calledAfter, unitScenario } from '../../tuning/index.ts';
+import { longestOutside } from '../buffer/bottle.ts';
+import { bufferTable } from '../buffer/table.ts';
 import { figure, shownCelsius, tryAll, type ToolRow, type ToolWork } from '../report.ts';
 
 const triedDelays = [0, 5, 10, 15, 20, 30, 45, 60];
 /** Seconds a sample of the mean kinetic temperature stands for. */
 const SAMPLE = 60;
+const BUSY = { hours: 48, doorUse: 'busy' } as const;
+/** Of the work: the delays, then the bottles. */
+const DELAYS_SHARE = 0.7;
 
 /** A medicine refrigerator: the alarm's delay against doors, mean kinetic temperature, what a buffered probe does, proof for the file. */
 export const pharmacyReport: ToolWork = (input, progress) => {
   const { unit, values, display } = input;
   const c = (value: number) => shownCelsius(value, display);
-  const busy = unitScenario(unit, values, { hours: 48, doorUse: 'busy' });
+  const busy = unitScenario(unit, values, BUSY);
   if (typeof busy === 'string') return busy;
   const day = simulate(busy, { sampleEvery: SAMPLE })!;
   const air = day.series.map((s) => s.air);
   const goods = day.series.map((s) => s.product);
   const limits = goodsOf(unit.goods);
-  const outside = outsideOf(air, busy.storage);
+  const outside = longestOutside(air, SAMPLE, busy.storage) / 60;
   const trials = tryAll(
     triedDelays,
     (minutes) => {
       const set: SettingValues = { 'alarms.delay': quantity(minutes, 'min') };
-      const scenario = unitScenario(unit, { ...values, ...set }, { hours: 48, doorUse: 'busy' });
+      const scenario = unitScenario(unit, { ...values, ...set }, BUSY);
       if (typeof scenario === 'string') return scenario;
       const { alarms } = simulate(scenario, { stride: 5 })!.figures;
       return {
@@ -35,9 +40,11 @@ export const pharmacyReport: ToolWork = (input, progress) => {
         called: calledAfter({ ...values, ...set }, { unit, stride: 5 }),
       };
     },
-    progress,
+    (share) => progress(DELAYS_SHARE * share),
   );
   if (trials === null || typeof trials === 'string') return trials;
+  const buffers = bufferTable(input, BUSY, (share) => progress(DELAYS_SHARE + (1 - DELAYS_SHARE) * share));
+  if (buffers === null || typeof buffers === 'string') return buffers;
   const sound = trials.filter((t) => t.nags === 0 && t.called.late <= 0);
   // One step of reserve over the shortest that is quiet: no two days are alike.
   const best = sound[1] ?? sound[0] ?? trials.filter((t) => t.nags === 0)[0];
@@ -47,8 +54,8 @@ export const pharmacyReport: ToolWork = (input, progress) => {
       : 'Every delay tried nags on a busy day: the limits are too near to the band, or the door stands open too long.',
     words: [
       `A busy day: air ${c(Math.min(...air))} to ${c(Math.max(...air))}, goods ${c(Math.min(...goods))} to ${c(Math.max(...goods))}, mean kinetic temperature of the air ${c(meanKineticTemperature(air))}, of the goods ${c(meanKineticTemperature(goods))} (activation energy 83.144 kJ/mol, from memory).`,
-      outside.longest > 0
-        ? `Doors and defrosts bring the air outside its limits for up to ${figure(outside.longest, 'min', 0)} on end: a buffered probe that follows the goods does not see it, an air probe does.`
+      outside > 0
+        ? `Doors and defrosts bring the air outside its limits for up to ${figure(outside, 'min', 0)} on end: a buffered probe that follows the goods does not see it, an air probe does.`
         : 'Neither doors nor defrosts bring the air outside its limits.',
       `${limits.min ? c(baseValue(limits.min.value)) : 'No lower limit'} to ${limits.max ? c(baseValue(limits.max.value)) : 'no upper limit'} for ${limits.name.toLowerCase()}: a mean kinetic temperature inside does not excuse an hour outside.`,
       filterWords(values),
@@ -77,28 +84,16 @@ export const pharmacyReport: ToolWork = (input, progress) => {
           why: `${t.nags === 0 ? 'no alarm' : `${t.nags} alarms`} on two busy days, dead compressor called after ${Math.round(t.called.minutes)} min`,
         })),
       },
+      buffers,
     ],
     caution:
       'Medicine that was outside its limits is put aside, marked and kept cold; whether it may be used is for the pharmacist, the maker and the authority, not for this program.',
   };
 };
 
-/** The longest time on end outside the limits, min. */
-function outsideOf(
-  air: readonly number[],
-  { min, max }: { readonly min: number | null; readonly max: number | null },
-): { readonly longest: number } {
-  let [longest, run] = [0, 0];
-  for (const t of air) {
-    run = (max !== null && t > max) || (min !== null && t < min) ? run + 1 : 0;
-    longest = Math.max(longest, run);
-  }
-  return { longest: (longest * SAMPLE) / 60 };
-}
-
 function filterWords(values: SettingValues): string {
   const filter = values['probes.filterTime'];
   return isQuantity(filter) && baseValue(filter) > 0
     ? `The control smooths its reading over ${Math.round(baseValue(filter))} s; a buffer bottle around the probe does more.`
-    : 'A buffer bottle around the probe (glycol, a few centilitres) reads as the goods do; then note in the file that it is buffered.';
+    : 'A probe in a bottle of glycol reads more as the goods do; note in the file that it is buffered. Regulating by it makes the air swing wider: let the probe in the air regulate, and the buffered one be read and logged.';
 }
