@@ -159,6 +159,11 @@ const ofCooling: ReadonlySet<QuestionId> = new Set(['compressor', 'ambient', 're
 const meterProbes: readonly ProbeRole[] = ['supply', 'return'];
 const fanProbes: readonly ProbeRole[] = ['liquid', 'secondLiquid', 'outdoor'];
 
+const probesWhy: Readonly<Partial<Record<Application, string>>> = {
+  heatMeter: 'Each is corrected by the tag on it.',
+  condenserFans: 'Without an outdoor probe the set point cannot float.',
+};
+
 function probesOf(application: Application): readonly ProbeRole[] {
   if (application === 'heatMeter') return meterProbes;
   if (application === 'condenserFans') return fanProbes;
@@ -174,7 +179,11 @@ export function questionsFor(application: unknown): readonly Question[] {
     .filter((q) => !(application === 'heatMeter' && ofCooling.has(q.id)))
     .map((q) =>
       q.id === 'probes'
-        ? { ...q, form: { type: 'list', options: names(probesOf(application), probeRoleNames) } }
+        ? {
+            ...q,
+            why: probesWhy[application] ?? q.why,
+            form: { type: 'list', options: names(probesOf(application), probeRoleNames) },
+          }
         : q,
     );
 }
