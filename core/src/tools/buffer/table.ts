@@ -31,7 +31,7 @@ export function bufferTable(
   if (typeof scenario === 'string') return scenario;
   const air = simulate(scenario, { sampleEvery: STEP })!.series.map((s) => s.air);
   const range = (min: number, max: number) =>
-    `${shownCelsius(min, display)} to ${shownCelsius(max, display)}`;
+    `${shownCelsius(min, display).replace(/ \S+$/, '')} to ${shownCelsius(max, display)}`;
   const rows = tryAll(
     bottles,
     (millilitres): ToolRow | string => {
