@@ -1,8 +1,9 @@
 // Writes demo/logs/keg-condenser.csv: a simulated week of the demo's keg room condenser as an invented logger exports it, a row every five minutes with noise.
 // Run with `node --import tsx --conditions=brine-src scripts/makeDemoFanLog.ts`.
 import { writeFileSync } from 'node:fs';
-import { condenserPlant, runCondenser } from '../core/src/condensing/index.ts';
+import { runCondenser } from '../core/src/condensing/index.ts';
 import { fansOf } from '../core/src/control/index.ts';
+import { twoFanCondenser } from '../core/src/testing/condensers.ts';
 import { seeded } from '../core/src/testing/seeded.ts';
 
 const START = Date.UTC(2026, 5, 15) / 1000;
@@ -27,15 +28,6 @@ const config = fansOf({
   'condenser.riseTime': { value: 20, unit: 's' },
   'condenser.fallTime': { value: 30, unit: 's' },
 })!;
-const plant = condenserPlant({
-  kilowatts: 9,
-  compressors: 2,
-  fans: 2,
-  fanWatts: 180,
-  evaporating: -8,
-  refrigerant: 'R-404A',
-  dirty: false,
-});
 const random = seeded(23);
 const noise = (wide: number) => wide * (random() + random() - 1);
 const two = (n: number) => String(n).padStart(2, '0');
@@ -43,7 +35,7 @@ const fahrenheit = (c: number) => (c * 1.8 + 32 + noise(0.2)).toFixed(1);
 const lines = ['time,liquid_degF,outdoor_degF,fan_percent,compressor'];
 for (const [day, [low, high]] of days.entries()) {
   const { series } = runCondenser(
-    { config, plant, outdoor: { low, high }, hours: 24, warmUpHours: 3 },
+    { config, plant: twoFanCondenser, outdoor: { low, high }, hours: 24, warmUpHours: 3 },
     EVERY,
   )!;
   for (const s of series) {

@@ -1,8 +1,9 @@
 import { plan, valuesOf, type UnitDescription } from '@brine/core/advice';
-import { condenserPlant, runCondenser } from '@brine/core/condensing';
+import { runCondenser } from '@brine/core/condensing';
 import { engineAtRest, engineOf, fansOf, tickEngine } from '@brine/core/control';
 import { simulate } from '@brine/core/simulation';
 import { unitScenario } from '@brine/core/tuning';
+import { twoFanCondenser } from '../../core/src/testing/condensers.ts';
 
 interface Bench {
   readonly least: (work: () => unknown, times?: number, inner?: number) => number;
@@ -31,20 +32,11 @@ export function benchKinds({ least, line }: Bench): void {
       ),
     ),
   )!;
-  const plant = condenserPlant({
-    kilowatts: 9,
-    compressors: 2,
-    fans: 2,
-    fanWatts: 180,
-    evaporating: -8,
-    refrigerant: 'R-404A',
-    dirty: false,
-  });
   const condenser = least(
     () =>
       runCondenser({
         config: fans,
-        plant,
+        plant: twoFanCondenser,
         outdoor: { low: 6, high: 18 },
         hours: 24,
         warmUpHours: 0,

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { plan, valuesOf } from '../advice/index.ts';
-import { condenserPlant, type CondenserRun } from '../condensing/index.ts';
+import type { CondenserRun } from '../condensing/index.ts';
 import { fansOf } from '../control/index.ts';
+import { twoFanCondenser } from '../testing/condensers.ts';
 import { plainUnit } from '../testing/units.ts';
 import {
   causeDays,
@@ -18,15 +19,7 @@ import {
 const condenser = plainUnit('condenserFans', { probes: ['liquid', 'outdoor'], refrigerant: 'R-404A' });
 const run: CondenserRun = {
   config: fansOf(valuesOf(plan(condenser)))!,
-  plant: condenserPlant({
-    kilowatts: 9,
-    compressors: 2,
-    fans: 2,
-    fanWatts: 180,
-    evaporating: -8,
-    refrigerant: 'R-404A',
-    dirty: false,
-  }),
+  plant: twoFanCondenser,
   outdoor: { low: 5, high: 14 },
   hours: 24,
   warmUpHours: 2,

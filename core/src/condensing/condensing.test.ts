@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { fansOf } from '../control/index.ts';
 import { fluidNamed, lowestCondensing, pressureAt } from '../refrigerants/index.ts';
 import type { SettingValues } from '../settings/index.ts';
+import { twoFanCondenser } from '../testing/condensers.ts';
 import {
   bestFloat,
   bestLoop,
@@ -257,15 +258,6 @@ describe('tuning', () => {
   });
 
   test('where the fans move too much air at their least speed, only a slower one is calm', () => {
-    const twoSmall = condenserPlant({
-      kilowatts: 9,
-      compressors: 2,
-      fans: 2,
-      fanWatts: 180,
-      evaporating: -8,
-      refrigerant: 'R-404A',
-      dirty: false,
-    });
     const run = {
       ...runOf(
         {
@@ -277,7 +269,7 @@ describe('tuning', () => {
         },
         { hours: 6, outdoor: { low: 5, high: 14 } },
       ),
-      plant: twoSmall,
+      plant: twoFanCondenser,
     };
     const trials = loopVariants(run.config).map((config) => tryLoop(run, config));
     expect(trials.filter((t) => t.speedMin === 0.2).every((t) => t.hunts)).toBe(true);
