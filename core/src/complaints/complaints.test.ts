@@ -5,7 +5,6 @@ import { plainUnit } from '../testing/units.ts';
 import {
   allCauses,
   causeDays,
-  causes,
   causesFor,
   checkIds,
   checkWords,
@@ -23,7 +22,7 @@ const planned = Object.fromEntries(plan(freezer).settings.map((s) => [s.setting,
 const days = causeDays(freezer, planned);
 if (days === null || typeof days === 'string') throw new Error(String(days));
 const profiles: readonly Profile[] = days.map((day) => ({
-  cause: causes.find((c) => c.id === day.id)!,
+  cause: allCauses.find((c) => c.id === day.id)!,
   simulated: day.simulated && new Set(day.simulated),
 }));
 const nothing: Evidence = { signs: {}, checks: {}, logged: null };

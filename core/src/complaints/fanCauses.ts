@@ -1,5 +1,5 @@
 import type { CondenserRun } from '../condensing/index.ts';
-import type { Cause } from './causes.ts';
+import type { Cause } from './cause.ts';
 
 /** Something behind a complaint about the fans of a condenser, with its day: another condenser, other settings, a probe that reads wrong. */
 export interface FanCause extends Cause {

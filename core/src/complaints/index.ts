@@ -1,8 +1,9 @@
 export * from './signs.ts';
 export * from './checks.ts';
-export { causes, decisionNames, decisions, type Cause, type Decision } from './causes.ts';
+export { decisionNames, decisions, type Cause, type Decision } from './cause.ts';
+export { allCauses, causesFor } from './causesFor.ts';
 export { fanCauseDays } from './fanDays.ts';
-export { allCauses, causeDays, causesFor, type CauseDay } from './profiles.ts';
+export { causeDays, type CauseDay } from './profiles.ts';
 export {
   rankCauses,
   rankChecks,

@@ -1,4 +1,4 @@
-import type { Cause } from './causes.ts';
+import type { Cause } from './cause.ts';
 
 /**
  * Every cause known for a heat meter. None is simulated: what a wrong line does to the heat is worked out under Tools. Shares and odds are common practice, from

@@ -2,9 +2,7 @@ import type { UnitDescription } from '../advice/index.ts';
 import type { SettingValues } from '../settings/index.ts';
 import { simulate, type Figures } from '../simulation/index.ts';
 import { unitScenario, type RunChoice } from '../tuning/index.ts';
-import { causes, type Cause } from './causes.ts';
-import { fanCauses } from './fanCauses.ts';
-import { meterCauses } from './meterCauses.ts';
+import { causesFor } from './causesFor.ts';
 import { signsOfDay } from './signsOfDay.ts';
 import type { SignId } from './signs.ts';
 
@@ -17,16 +15,6 @@ export interface CauseDay {
 /** Coarse steps are enough to tell a warm box from a sound one. */
 const STRIDE = 5;
 
-/** Every cause of every kind of unit. */
-export const allCauses: readonly Cause[] = [...causes, ...fanCauses, ...meterCauses];
-
-/** Causes that can be behind a complaint on this unit. */
-export function causesFor(unit: UnitDescription): readonly Cause[] {
-  if (unit.application === 'condenserFans') return fanCauses;
-  if (unit.application === 'heatMeter') return meterCauses;
-  return causes.filter((cause) => cause.fits?.(unit) ?? true);
-}
-
 /**
  * The day of each cause on this unit beside its sound day: its own box, settings and door, spoilt as the cause does. A sentence where nothing can be
  * run yet. `progress` is told the share done; false ends it.
@@ -36,7 +24,7 @@ export function causeDays(
   values: SettingValues,
   progress: (share: number) => boolean = () => true,
 ): readonly CauseDay[] | string | null {
-  if (unit.application === 'heatMeter') return meterCauses.map(({ id }) => ({ id, simulated: null }));
+  if (unit.application === 'heatMeter') return causesFor(unit).map(({ id }) => ({ id, simulated: null }));
   const sound = dayOf(unit, values, {});
   if (typeof sound === 'string') return sound;
   const list = causesFor(unit);

@@ -1,6 +1,6 @@
 import type { LogFindingCode } from '../logs/index.ts';
 import { checkIds, type CheckId } from './checks.ts';
-import type { Cause } from './causes.ts';
+import type { Cause } from './cause.ts';
 import { signIds, type Answers, type SignId } from './signs.ts';
 
 /** A cause with the signs it would show, by simulation or by practice. */
