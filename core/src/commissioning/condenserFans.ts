@@ -1,4 +1,5 @@
 import type { CondenserConfig } from '../control/index.ts';
+import { clockWords } from '../quantities/index.ts';
 import { condenserGuardTests } from './condenserGuarding.ts';
 import { spoken, type Wording } from './facts.ts';
 import { lastTests } from './guarding.ts';
@@ -199,7 +200,7 @@ function limited({ degrees }: Pick<Wording, 'degrees'>, config: CondenserConfig)
               'Look at the control’s clock.',
               'Fans near full speed: set the clock into the quiet time and back.',
             ],
-      expect: `${quiet.source === 'input' ? 'Closed' : `From ${clock(quiet.start)} to ${clock(quiet.end)}`} never faster than ${Math.round(quiet.cap * 100)} %, at once; else up to full.`,
+      expect: `${quiet.source === 'input' ? 'Closed' : `From ${clockWords(quiet.start)} to ${clockWords(quiet.end)}`} never faster than ${Math.round(quiet.cap * 100)} %, at once; else up to full.`,
     });
   if (cutOffTemperature !== null)
     tests.push({
@@ -221,7 +222,3 @@ function limited({ degrees }: Pick<Wording, 'degrees'>, config: CondenserConfig)
     });
   return tests;
 }
-
-/** Seconds of the day as a clock shows them. */
-const clock = (seconds: number) =>
-  `${String(Math.floor(seconds / 3600)).padStart(2, '0')}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`;

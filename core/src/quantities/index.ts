@@ -7,4 +7,5 @@ export * from './convert.ts';
 export * from './round.ts';
 export * from './parse.ts';
 export * from './print.ts';
+export * from './clock.ts';
 export * from './sentence.ts';

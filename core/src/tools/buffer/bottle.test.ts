@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { followsAfter, longestOutside, readsOf } from './bottle.ts';
+import { followsAfter, readsOf } from './bottle.ts';
+import { longestOutside } from './outside.ts';
 
 describe('a probe in a bottle', () => {
   // Oracle: a cylinder as high as wide of 1 l holds 1065 · 3400 · 0.001 J/K = 3621 J/K and has 1.5 π (4 · 0.001/π)^(2/3) = 0.05536 m², 10 W/(m²·K): 6541 s.

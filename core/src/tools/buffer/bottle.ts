@@ -1,5 +1,3 @@
-import type { StorageLimits } from '../../simulation/index.ts';
-
 /** Glycol and water, half and half: kg/m³ and J/(kg·K), from memory. */
 const DENSITY = 1065;
 const HEAT = 3400;
@@ -29,18 +27,4 @@ export function readsOf(air: readonly number[], step: number, seconds: number): 
     reads += share * (t - reads);
   }
   return course;
-}
-
-/** The longest time on end outside the limits, s. */
-export function longestOutside(
-  course: readonly number[],
-  step: number,
-  { min, max }: Pick<StorageLimits, 'min' | 'max'>,
-): number {
-  let [longest, run] = [0, 0];
-  for (const t of course) {
-    run = (max !== null && t > max) || (min !== null && t < min) ? run + 1 : 0;
-    longest = Math.max(longest, run);
-  }
-  return longest * step;
 }

@@ -11,7 +11,8 @@ import {
   type ToolRow,
   type ToolTable,
 } from '../report.ts';
-import { followsAfter, longestOutside, readsOf } from './bottle.ts';
+import { followsAfter, readsOf } from './bottle.ts';
+import { longestOutside } from './outside.ts';
 
 /** Bottles that are sold for it, ml; 0 is a probe in the air. */
 const bottles = [0, 5, 20, 60];

@@ -1,4 +1,4 @@
-import { baseValue, isQuantity, quantity } from '../../quantities/index.ts';
+import { clockWords, baseValue, isQuantity, quantity } from '../../quantities/index.ts';
 import { AIR_HEAT, boxOf, doorFlow, humidityRatio, templates, VAPORISATION } from '../../plant/index.ts';
 import { doorOf, simulate, UnitRun, type Scenario, type Spread } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
@@ -78,7 +78,14 @@ export const glassReport: ToolWork = (input, progress) => {
       : `The glass stays dry: ${c(surface)} on the outside, dew point of the room ${c(dew)}; it sweats from ${figure(sweatsFrom(front) * 100, '%', 0)} of humidity.`,
     words: [
       set
-        ? `As set: ${set.cooling} min of cooling, then ${set.defrost} min of defrost: every ${cycleMinutes(set)} min, ${figure(cyclesPerDay(set), 'a day')}; from 06:00 at ${startsOfDay(set, 360).map(clock).join(', ')}. Counted as a clock interval the same would be ${cycleMinutes(set)} min, not ${set.cooling}; an interval of ${set.cooling} min between starts is ${coolingForInterval(set.cooling, set.defrost)} min of cooling.`
+        ? `As set: ${set.cooling} min of cooling, then ${set.defrost} min of defrost: every ${cycleMinutes(set)} min, ${figure(cyclesPerDay(set), 'a day')}; from 06:00 at ${startsOfDay(
+            set,
+            360,
+          )
+            .map((minutes) => clockWords(60 * minutes))
+            .join(
+              ', ',
+            )}. Counted as a clock interval the same would be ${cycleMinutes(set)} min, not ${set.cooling}; an interval of ${set.cooling} min between starts is ${coolingForInterval(set.cooling, set.defrost)} min of cooling.`
         : 'Defrost is not counted by a cooling period here.',
       doorWords(input, room, relative),
       'The old cold control is bridged and the new control put into the compressor’s feed: its contact opens what the cold control opened, its supply is tapped before it. Fit and Wire draws it.',
@@ -94,9 +101,6 @@ export const glassReport: ToolWork = (input, progress) => {
     ],
   };
 };
-
-const clock = (minutes: number) =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 
 function cycleValues({ cooling, defrost }: PeriodCycle): SettingValues {
   return {
@@ -174,5 +178,5 @@ function setbackWords({ definition, facts, values, unit, display }: ToolInput, s
     return one.count.figures(one.flows);
   };
   const [plain, night] = [run(false), run(true)];
-  return `Night set-back of ${shownKelvin(by, display)} from ${clock(facts.setbackFrom * 60)} to ${clock(facts.setbackTo * 60)}: ${figure(plain.kWhPerDay, '')} becomes ${figure(night.kWhPerDay, 'kWh a day')}, goods at most ${shownCelsius(night.product.max, display)} instead of ${shownCelsius(plain.product.max, display)}.${unit.goods === 'drinks' ? '' : ' Only where the goods may have it.'}`;
+  return `Night set-back of ${shownKelvin(by, display)} from ${clockWords(facts.setbackFrom * 3600)} to ${clockWords(facts.setbackTo * 3600)}: ${figure(plain.kWhPerDay, '')} becomes ${figure(night.kWhPerDay, 'kWh a day')}, goods at most ${shownCelsius(night.product.max, display)} instead of ${shownCelsius(plain.product.max, display)}.${unit.goods === 'drinks' ? '' : ' Only where the goods may have it.'}`;
 }

@@ -4,7 +4,7 @@ import { meanKineticTemperature } from '../../logs/index.ts';
 import { simulate } from '../../simulation/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
 import { calledAfter, unitScenario } from '../../tuning/index.ts';
-import { longestOutside } from '../buffer/bottle.ts';
+import { longestOutside } from '../buffer/outside.ts';
 import { bufferTable } from '../buffer/table.ts';
 import { figure, shownCelsius, tryAll, type ToolRow, type ToolWork } from '../report.ts';
 
