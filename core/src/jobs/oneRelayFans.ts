@@ -8,7 +8,7 @@ const MOTOR_REST = 1;
 
 /**
  * Condenser fans on a control without a condenser group, such as one of a single relay: it cools on liquid temperature. The set point is where the fans stop, the differential above it
- * where they start; no defrost, for none is wanted; no range for a user; the alarms go over as temperatures. Other units and controls stay as they are.
+ * where they start; no defrost, for none is wanted; no range for a user; the alarms go over as temperatures. What such a relay then does is read back by `fansInForce` (core/control). Other units and controls stay as they are.
  */
 export function asOneRelayFans(
   values: SettingValues,

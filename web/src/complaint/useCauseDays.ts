@@ -1,26 +1,9 @@
 import { ref, shallowRef, watch } from 'vue';
 import type { CauseDay } from '@brine/core/complaints';
-import { condenserPlant, type CondenserRun } from '@brine/core/condensing';
-import { fansInForce } from '@brine/core/control';
-import { condenserChoice, factsOf, outdoorDay } from '@brine/core/jobs';
+import { condenserRun } from '../shared/job/condenserRun.ts';
 import type { OpenJob } from '../shared/job/useJob.ts';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
-
-/** The condenser of a job as its facts and its control say it; null while no control is chosen that runs it. */
-function condenserRun(job: OpenJob): CondenserRun | null {
-  const config = fansInForce(job.program.value.inForce);
-  const facts = factsOf(job.state.value);
-  return (
-    config && {
-      config,
-      plant: condenserPlant(condenserChoice(facts, job.program.value.unit?.refrigerant ?? '')),
-      outdoor: outdoorDay(facts),
-      hours: 24,
-      warmUpHours: 2,
-    }
-  );
-}
 
 /** A day of every cause on this unit, simulated in a worker once for its settings as found (planned where nothing was found). */
 export function useCauseDays(job: OpenJob) {

@@ -2,7 +2,6 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import {
   bestFloat,
   bestLoop,
-  condenserPlant,
   floatVariants,
   loopVariants,
   type CondenserRun,
@@ -10,8 +9,8 @@ import {
   type FloatTrial,
   type LoopTrial,
 } from '@brine/core/condensing';
-import { fansInForce } from '@brine/core/control';
-import { condenserChoice, factsOf, outdoorDay } from '@brine/core/jobs';
+import { factsOf } from '@brine/core/jobs';
+import { condenserRun } from '../shared/job/condenserRun.ts';
 import type { OpenJob } from '../shared/job/useJob.ts';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
@@ -35,20 +34,11 @@ export type FanWhatIf = keyof typeof fanWhatIfs;
 export function useCondenser(job: OpenJob) {
   const facts = computed(() => factsOf(job.state.value));
   const refrigerant = computed(() => job.program.value.unit?.refrigerant ?? '');
-  const plant = computed(() => condenserPlant(condenserChoice(facts.value, refrigerant.value)));
-  const config = computed(() => fansInForce(job.program.value.inForce));
+  const asSet = computed(() => condenserRun(job));
+  const config = computed(() => asSet.value?.config ?? null);
   const whatIf = ref<FanWhatIf>('none');
   const run = computed<CondenserRun | null>(() =>
-    config.value
-      ? {
-          config: config.value,
-          plant: plant.value,
-          outdoor: outdoorDay(facts.value),
-          hours: 24,
-          warmUpHours: 2,
-          ...fanWhatIfs[whatIf.value].run,
-        }
-      : null,
+    asSet.value ? { ...asSet.value, ...fanWhatIfs[whatIf.value].run } : null,
   );
   const day = shallowRef<CondenserRunResult | null>(null);
   const daily = latestRun();
@@ -115,7 +105,6 @@ export function useCondenser(job: OpenJob) {
     whatIf,
     facts,
     refrigerant,
-    plant,
     config,
     day,
     dayProblem: daily.problem,
