@@ -117,7 +117,9 @@ const lines = computed(() => {
                 <strong class="font-semibold">{{
                   f.severity === 'error' ? 'Will go wrong. ' : 'Look at this. '
                 }}</strong>{{ display.say(f.message) }}
-                <span v-if="f.remedy" class="block text-[14px] text-soft">Mended by: {{ f.remedy }}.</span>
+                <span v-if="f.remedy" class="block text-[14px] text-soft"
+                  >Mended by: {{ display.say(f.remedy) }}.</span
+                >
               </li>
             </ul>
           </td>
