@@ -7,7 +7,6 @@ import {
   type ControlInputs,
 } from '../../control/index.ts';
 import type { SettingValues } from '../../settings/index.ts';
-import type { ToolFacts } from '../facts.ts';
 import { freezingPoint, waterHeat } from './seaWater.ts';
 
 /** Cold surface to stirred water, W/(m²·K); a still tank has a third of it. From memory (free to forced convection in water). */
@@ -16,6 +15,18 @@ const STIRRED = 450;
 const POCKET_LAG = 90;
 /** Area of a tank's walls and lid from its volume: a box two to one to one. */
 const areaOf = (litres: number) => 10 * (litres / 2000) ** (2 / 3);
+
+/** What is measured of a tank: litres, g/kg, W/m²K, W, W, W, m², °C. */
+export interface TankFacts {
+  readonly waterLitres: number;
+  readonly salinity: number;
+  readonly tankInsulation: number;
+  readonly chillerWatts: number;
+  readonly heaterWatts: number;
+  readonly pumpWatts: number;
+  readonly chillerArea: number;
+  readonly roomAir: number;
+}
 
 /** A tank of water with a drop-in chiller and a heater. W, W/K, J/K, °C. */
 export interface Tank {
@@ -31,7 +42,7 @@ export interface Tank {
 }
 
 /** The tank that the facts describe. */
-export function tankOf(f: ToolFacts): Tank {
+export function tankOf(f: TankFacts): Tank {
   return {
     heat: waterHeat(f.waterLitres, f.salinity),
     conductance: f.tankInsulation * areaOf(f.waterLitres),
@@ -77,7 +88,7 @@ export interface Pour {
 /** Runs the control on the tank, a second a step, from its set point on. A sentence where nothing can be regulated. */
 export function runTank(
   tank: Tank,
-  facts: ToolFacts,
+  facts: TankFacts,
   values: SettingValues,
   hours: number,
   pours: readonly Pour[] = [],
@@ -88,7 +99,7 @@ export function runTank(
 
 function run(
   tank: Tank,
-  facts: ToolFacts,
+  facts: TankFacts,
   config: ControlConfig,
   hours: number,
   pours: readonly Pour[],
