@@ -1,86 +1,21 @@
 import tseslint from 'typescript-eslint';
 import vue from 'eslint-plugin-vue';
 import vueParser from 'vue-eslint-parser';
+import { coreRooms, webRooms } from './house.mjs';
+import { arrows } from './scripts/lint/arrows.mjs';
 
-// The arrows of docs/architecture.md: a core room may import only the rooms listed for it.
-const rooms = {
-  quantities: [],
-  settings: ['quantities', 'files'],
-  files: [],
-  controllers: ['quantities', 'settings', 'files'],
-  advice: ['quantities', 'settings', 'files', 'refrigerants'],
-  transport: ['quantities', 'settings', 'controllers', 'advice', 'plant'],
-  panel: ['quantities', 'settings', 'controllers'],
-  practice: ['quantities', 'settings', 'controllers', 'panel', 'control', 'plant', 'simulation'],
-  control: ['quantities', 'settings'],
-  plant: ['quantities'],
-  simulation: ['quantities', 'settings', 'files', 'control', 'plant'],
-  tuning: ['quantities', 'settings', 'files', 'control', 'plant', 'simulation', 'advice'],
-  suggest: ['quantities', 'settings', 'controllers', 'files'],
-  wiring: ['quantities', 'settings', 'files', 'controllers', 'advice'],
-  refrigerants: [],
-  probes: ['files'],
-  logs: ['quantities', 'settings', 'files', 'control'],
-  tools: [
-    'quantities',
-    'settings',
-    'controllers',
-    'advice',
-    'control',
-    'plant',
-    'simulation',
-    'tuning',
-    'logs',
-  ],
-  condensing: ['quantities', 'settings', 'control', 'refrigerants', 'logs'],
-  calibration: ['quantities', 'settings', 'controllers', 'probes'],
-  complaints: ['quantities', 'settings', 'advice', 'simulation', 'tuning', 'logs', 'condensing'],
-  commissioning: [
-    'quantities',
-    'settings',
-    'controllers',
-    'advice',
-    'control',
-    'plant',
-    'simulation',
-    'tuning',
-    'transport',
-    'wiring',
-  ],
-  jobs: [
-    'quantities',
-    'settings',
-    'controllers',
-    'advice',
-    'files',
-    'wiring',
-    'probes',
-    'calibration',
-    'commissioning',
-    'complaints',
-    'logs',
-    'transport',
-    'condensing',
-    'tools',
-  ],
-  handover: ['quantities', 'settings', 'controllers', 'advice', 'jobs', 'wiring', 'files', 'calibration'],
-};
-const every = Object.keys(rooms);
-
-const arrow = ([room, allowed]) => ({
-  files: [`core/src/${room}/**/*.ts`],
+// Arrows of the house: house.mjs.
+const house = { rules: { arrows } };
+const coreArrows = {
+  files: ['core/src/**/*.ts'],
   ignores: ['**/*.test.ts'],
+  plugins: { house },
   rules: {
+    'house/arrows': ['error', { base: 'core/src', depth: 2, rooms: coreRooms, index: true }],
     'no-restricted-imports': [
       'error',
       {
         patterns: [
-          ...every
-            .filter((other) => other !== room && !allowed.includes(other))
-            .map((other) => ({
-              group: [`**/${other}/*`],
-              message: `core/${room} must not import core/${other}: arrows run downwards only.`,
-            })),
           {
             group: ['@brine/*', 'node:*', 'vue', 'hono', '@mikro-orm/*', 'yup'],
             message: 'core imports no framework, no Node and no workspace.',
@@ -89,7 +24,13 @@ const arrow = ([room, allowed]) => ({
       },
     ],
   },
-});
+};
+const webArrows = {
+  files: ['web/src/**/*.{ts,vue}'],
+  ignores: ['**/*.test.ts'],
+  plugins: { house },
+  rules: { 'house/arrows': ['error', { base: 'web/src', depth: 0, rooms: webRooms, index: false }] },
+};
 
 const noClockNoChance = {
   files: ['core/src/**/*.ts'],
@@ -138,7 +79,8 @@ export default tseslint.config(
       'vue/no-v-html': 'error',
     },
   },
-  ...Object.entries(rooms).map(arrow),
+  coreArrows,
+  webArrows,
   noClockNoChance,
   {
     files: ['cli/**/*.ts'],
@@ -163,12 +105,7 @@ export default tseslint.config(
   {
     // Only repositories and the database room know the ORM.
     files: ['server/src/**/*.ts'],
-    ignores: [
-      'server/src/database/**',
-      'server/src/**/*.repository.ts',
-      'server/src/**/*.entity.ts',
-      'server/src/testing/**',
-    ],
+    ignores: ['server/src/database/**', 'server/src/**/*.repository.ts', 'server/src/**/*.entity.ts'],
     rules: {
       'no-restricted-imports': ['error', { patterns: ['@brine/web*', '@brine/cli*', 'vue', '@mikro-orm/*'] }],
     },

@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
-import { atEase, machineOf, planDeed, planKeys } from '@brine/core/panel';
+import { atEase, machineOf, planDeed, planKeys } from '@brine/core/controllers/panel';
 import { byTest, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';

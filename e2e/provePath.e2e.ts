@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Page } from 'puppeteer-core';
-import { readPdf } from '../server/src/testing/readPdf.ts';
+import { readPdf } from '../server/testing/readPdf.ts';
 import { allSaved, byTest, choose, click, fill, seeText, signIn, tap, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { query } from './support/database.ts';

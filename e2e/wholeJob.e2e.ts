@@ -1,4 +1,4 @@
-import { readPdf } from '../server/src/testing/readPdf.ts';
+import { readPdf } from '../server/testing/readPdf.ts';
 import { newPage } from './support/browser.ts';
 import { allSaved, byTest, choose, click, fill, seeText, signIn, tap } from './support/acts.ts';
 import { answerFreezer, foundValue, oldSheet, openJobOn, paste, PASSWORD } from './support/steps.ts';

@@ -3,16 +3,19 @@ import { benchLogs } from './bench/logs.ts';
 import { benchSimulation } from './bench/simulation.ts';
 import { benchWiring } from './bench/wiring.ts';
 import { readFileSync } from 'node:fs';
-import { check, plan, readUnit, type UnitDescription } from '@brine/core/advice';
+import { check } from '@brine/core/judgement/checks';
+import { plan } from '@brine/core/judgement/plan';
+import { readUnit, type UnitDescription } from '@brine/core/foundation/unit';
 import {
   decode,
   readSheet,
-  translate,
   type ControllerDefinition,
   type SheetRow,
-} from '@brine/core/controllers';
-import { machineOf, planKeys } from '@brine/core/panel';
-import { fold, type AcceptedEntry } from '@brine/core/jobs';
+} from '@brine/core/controllers/definitions';
+import { translate } from '@brine/core/controllers/translate';
+import { machineOf, planKeys } from '@brine/core/controllers/panel';
+import { fold } from '@brine/core/record/fold';
+import type { AcceptedEntry } from '@brine/core/record/entries';
 
 /**
  * Timings as ratios within one run, so that they mean the same on every machine: each work is set against one that reads the same

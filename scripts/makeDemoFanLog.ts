@@ -1,10 +1,10 @@
 // Writes demo/logs/keg-condenser.csv: a simulated week of the demo's keg room condenser as an invented logger exports it, a row every five minutes with noise.
 // Run with `node --import tsx --conditions=brine-src scripts/makeDemoFanLog.ts`.
 import { writeFileSync } from 'node:fs';
-import { runCondenser } from '../core/src/condensing/index.ts';
-import { fansOf } from '../core/src/control/index.ts';
-import { twoFanCondenser } from '../core/src/testing/condensers.ts';
-import { seeded } from '../core/src/testing/seeded.ts';
+import { runCondenser } from '@brine/core/machines/condenser';
+import { fansOf } from '@brine/core/machines/condenser';
+import { twoFanCondenser } from '../core/testing/condensers.ts';
+import { seeded } from '../core/testing/seeded.ts';
 
 const START = Date.UTC(2026, 5, 15) / 1000;
 const EVERY = 300;

@@ -1,14 +1,15 @@
 // Writes demo/logs/fish-store.csv: four simulated days of the demo's fish store freezer as an invented logger exports them, a row a minute with noise;
 // on the third day somebody turns the set point up. Run with `node --import tsx --conditions=brine-src scripts/makeDemoLog.ts`.
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { plan, readUnit } from '../core/src/advice/index.ts';
-import { controlConfig } from '../core/src/control/index.ts';
-import { isFileProblem } from '../core/src/files/index.ts';
-import { UnitRun } from '../core/src/simulation/index.ts';
-import { seeded } from '../core/src/testing/seeded.ts';
-import { unitScenario } from '../core/src/tuning/index.ts';
+import { plan } from '@brine/core/judgement/plan';
+import { readUnit } from '@brine/core/foundation/unit';
+import { controlConfig } from '@brine/core/machines/box';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { UnitRun } from '@brine/core/machines/simulation';
+import { seeded } from '../core/testing/seeded.ts';
+import { unitScenario } from '@brine/core/judgement/tuning';
 import { readFileSync } from 'node:fs';
-import type { SettingValues } from '../core/src/settings/index.ts';
+import type { SettingValues } from '@brine/core/foundation/settings';
 
 const unit = readUnit(
   JSON.parse(readFileSync(new URL('../docs/formats/examples/fish-store.unit.json', import.meta.url), 'utf8')),

@@ -1,10 +1,10 @@
 // Writes demo/logs/boat-fridge.csv: two simulated days of the demo's mussel boat fridge, logged on the air and on the plate, a row every minute with noise.
 // Run with `node --import tsx --conditions=brine-src scripts/makeDemoPairedLog.ts`.
 import { writeFileSync } from 'node:fs';
-import { plan, valuesOf } from '../core/src/advice/index.ts';
-import { simulate } from '../core/src/simulation/index.ts';
-import { seeded } from '../core/src/testing/seeded.ts';
-import { unitScenario } from '../core/src/tuning/index.ts';
+import { plan, valuesOf } from '@brine/core/judgement/plan';
+import { simulate } from '@brine/core/machines/simulation';
+import { seeded } from '../core/testing/seeded.ts';
+import { unitScenario } from '@brine/core/judgement/tuning';
 
 const START = Date.UTC(2026, 7, 11) / 1000;
 const unit = {

@@ -1,8 +1,8 @@
 import { afterAll, expect, test } from '@jest/globals';
 import { join } from 'node:path';
-import { readController } from '@brine/core/panel';
+import { readController } from '@brine/core/controllers/panel';
 import { run } from './run.ts';
-import { root, Scratch } from './testing/scratch.ts';
+import { root, Scratch } from '../testing/scratch.ts';
 
 const scratch = new Scratch();
 afterAll(() => scratch.remove());

@@ -1,6 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { readDefinition, readSheet, type ControllerDefinition, type SheetRow } from '@brine/core/controllers';
-import { isFileProblem, parseJson, type FileProblem } from '@brine/core/files';
+import {
+  readDefinition,
+  readSheet,
+  type ControllerDefinition,
+  type SheetRow,
+} from '@brine/core/controllers/definitions';
+import { isFileProblem, parseJson, type FileProblem } from '@brine/core/foundation/files';
 import { Refusal } from './args.ts';
 
 /** The text of a file, or a refusal that names it. */

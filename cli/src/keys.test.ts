@@ -1,10 +1,10 @@
 import { afterAll, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { act, machineOf, panelAtRest, type PlanStep } from '@brine/core/panel';
-import type { ControllerDefinition } from '@brine/core/controllers';
+import { act, machineOf, panelAtRest, type PlanStep } from '@brine/core/controllers/panel';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { run } from './run.ts';
-import { family, root, Scratch } from './testing/scratch.ts';
+import { family, root, Scratch } from '../testing/scratch.ts';
 
 const scratch = new Scratch();
 afterAll(() => scratch.remove());

@@ -1,7 +1,7 @@
 import { afterAll, expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { family, root, Scratch } from './testing/scratch.ts';
+import { family, root, Scratch } from '../testing/scratch.ts';
 
 const scratch = new Scratch();
 afterAll(() => scratch.remove());

@@ -1,6 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { run } from './run.ts';
-import { Scratch } from './testing/scratch.ts';
+import { Scratch } from '../testing/scratch.ts';
 
 const scratch = new Scratch();
 afterAll(() => scratch.remove());

@@ -1,4 +1,4 @@
-import { baseValue, parseNumber, parseQuantity, type Dimension } from '@brine/core/quantities';
+import { baseValue, parseNumber, parseQuantity, type Dimension } from '@brine/core/foundation/quantities';
 import { Refusal, type Args } from './args.ts';
 
 /** Every value of an option as a number in the base unit of a dimension; ohms may stand without their unit. */

@@ -1,7 +1,7 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { join } from 'node:path';
 import { commands, run } from './run.ts';
-import { family, root, Scratch } from './testing/scratch.ts';
+import { family, root, Scratch } from '../testing/scratch.ts';
 
 const scratch = new Scratch();
 afterAll(() => scratch.remove());

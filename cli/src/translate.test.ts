@@ -2,7 +2,7 @@ import { afterAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { run } from './run.ts';
-import { family, root, Scratch } from './testing/scratch.ts';
+import { family, root, Scratch } from '../testing/scratch.ts';
 
 const scratch = new Scratch();
 afterAll(() => scratch.remove());

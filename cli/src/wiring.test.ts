@@ -1,9 +1,9 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { typicalConversion } from '@brine/core/wiring';
+import { typicalConversion } from '@brine/core/wiring/typical';
 import { run } from './run.ts';
-import { root, Scratch } from './testing/scratch.ts';
+import { root, Scratch } from '../testing/scratch.ts';
 
 const scratch = new Scratch();
 afterAll(() => scratch.remove());

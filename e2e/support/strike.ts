@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { KeyInput, Page } from 'puppeteer-core';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import { machineOf, type PlanStep } from '@brine/core/panel';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import { machineOf, type PlanStep } from '@brine/core/controllers/panel';
 import { byTest } from './acts.ts';
 import { expectSame } from './suite.ts';
 

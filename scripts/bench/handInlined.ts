@@ -1,8 +1,8 @@
-import { boxOf, doorFlow, humidityRatio, restingBox, templates } from '@brine/core/plant';
-import { AIR_HEAT, FUSION, ICE_HEAT, KELVIN, LEWIS, VAPORISATION } from '../../core/src/plant/constants.ts';
-import { saturatedRatio } from '../../core/src/plant/moistAir.ts';
-import type { Scenario } from '@brine/core/simulation';
-import { doorOf } from '../../core/src/simulation/doors.ts';
+import { boxOf, doorFlow, humidityRatio, restingBox, templates } from '@brine/core/machines/box';
+import { AIR_HEAT, FUSION, ICE_HEAT, KELVIN, LEWIS, VAPORISATION } from '@brine/core/machines/box';
+import { saturatedRatio } from '@brine/core/machines/box';
+import type { Scenario } from '@brine/core/machines/simulation';
+import { doorOf } from '@brine/core/machines/simulation';
 
 /**
  * The equations of control and box for one kind of job, a freezer with electric defrost by interval, in one loop over local variables: no objects, no

@@ -1,9 +1,11 @@
-import { plan, valuesOf, type UnitDescription } from '@brine/core/advice';
-import { runCondenser } from '@brine/core/condensing';
-import { engineAtRest, engineOf, fansOf, tickEngine } from '@brine/core/control';
-import { simulate } from '@brine/core/simulation';
-import { unitScenario } from '@brine/core/tuning';
-import { twoFanCondenser } from '../../core/src/testing/condensers.ts';
+import { plan, valuesOf } from '@brine/core/judgement/plan';
+import type { UnitDescription } from '@brine/core/foundation/unit';
+import { runCondenser } from '@brine/core/machines/condenser';
+import { engineAtRest, engineOf, tickEngine } from '@brine/core/machines/engine';
+import { fansOf } from '@brine/core/machines/condenser';
+import { simulate } from '@brine/core/machines/simulation';
+import { unitScenario } from '@brine/core/judgement/tuning';
+import { twoFanCondenser } from '../../core/testing/condensers.ts';
 
 interface Bench {
   readonly least: (work: () => unknown, times?: number, inner?: number) => number;

@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import Papa from 'papaparse';
-import { guessLayout, judgeLog, LogReader, type Log } from '@brine/core/logs';
-import type { SettingValues } from '@brine/core/settings';
+import { guessLayout, LogReader, type Log } from '@brine/core/logs/reading';
+import { judgeLog } from '@brine/core/logs/against';
+import type { SettingValues } from '@brine/core/foundation/settings';
 import { databaseOn } from '../../server/src/database/database.ts';
 import { migrate, openOrm } from '../../server/src/database/orm.ts';
-import { seeded } from '../../core/src/testing/seeded.ts';
+import { seeded } from '../../core/testing/seeded.ts';
 import { startCluster, throwAwayFolder } from '../lib/postgres.mjs';
 
 /** A year of minutes with four columns, as a logger of a freezer would write it: cycles, defrosts, noise. */

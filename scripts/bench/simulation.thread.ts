@@ -1,7 +1,7 @@
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { parentPort, workerData } from 'node:worker_threads';
-import { readScenario, simulate, type Scenario } from '@brine/core/simulation';
+import { readScenario, simulate, type Scenario } from '@brine/core/machines/simulation';
 
 const { kind, file, variants, half } = workerData as {
   kind: 'sweep' | 'month';

@@ -1,9 +1,9 @@
 import { Worker } from 'node:worker_threads';
 import { Solver } from 'odex';
-import { boxOf, restingBox, templates } from '@brine/core/plant';
-import { readScenario, simulate, type Scenario } from '@brine/core/simulation';
-import { asVector, boxRates } from '../../core/src/testing/boxRates.ts';
-import { driveSegments } from '../../core/src/testing/driveSegments.ts';
+import { boxOf, restingBox, templates } from '@brine/core/machines/box';
+import { readScenario, simulate, type Scenario } from '@brine/core/machines/simulation';
+import { asVector, boxRates } from '../../core/testing/boxRates.ts';
+import { driveSegments } from '../../core/testing/driveSegments.ts';
 import { handInlined } from './handInlined.ts';
 
 interface Tools {

@@ -1,16 +1,11 @@
-import {
-  convert,
-  diagnose,
-  isSettled,
-  networkOf,
-  proofOf,
-  settle,
-  typicalConversion,
-  type Circuit,
-  type Part,
-  type Reading,
-} from '@brine/core/wiring';
-import type { ControllerDefinition } from '@brine/core/controllers';
+import { convert } from '@brine/core/wiring/conversion';
+import { diagnose } from '@brine/core/wiring/faults';
+import { isSettled, networkOf, settle } from '@brine/core/wiring/solver';
+import { proofOf } from '@brine/core/wiring/meter';
+import { typicalConversion } from '@brine/core/wiring/typical';
+import type { Circuit, Part } from '@brine/core/wiring/circuit';
+import type { Reading } from '@brine/core/wiring/readings';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 
 /** A circuit of sixty nodes and twelve states: ten relays of one control, each with a limit and a load. */
 export function sixtyNodes(): Circuit {

@@ -28,19 +28,28 @@ export function compareRecordings(
     else if (found.length === 0) worded += 1;
     else {
       differing += 1;
-      lines.push(`${name}: ${found.slice(0, 3).join('; ')}${found.length > 3 ? `; and ${found.length - 3} more` : ''}`);
+      lines.push(
+        `${name}: ${found.slice(0, 3).join('; ')}${found.length > 3 ? `; and ${found.length - 3} more` : ''}`,
+      );
     }
   }
   for (const [was, is] of sentences) lines.push(`- ${was}\n+ ${is}`);
-  lines.push(`${equal} equal, ${worded} equal but for sentences (${sentences.size} sentences), ${differing} differing`);
+  lines.push(
+    `${equal} equal, ${worded} equal but for sentences (${sentences.size} sentences), ${differing} differing`,
+  );
   return { lines, differing };
 }
 
 /** Null where both are the same to the letter; else the places where more than words differ. */
-function differencesOf(was: Recorded, is: Recorded, sentences: Map<string, string>): readonly string[] | null {
+function differencesOf(
+  was: Recorded,
+  is: Recorded,
+  sentences: Map<string, string>,
+): readonly string[] | null {
   if (was.stdout === is.stdout && was.stderr === is.stderr && was.exitCode === is.exitCode) return null;
   const found: string[] = [];
-  if (was.exitCode !== is.exitCode) found.push(`exit code ${was.exitCode} → ${is.exitCode}: ${is.stderr.trim()}`);
+  if (was.exitCode !== is.exitCode)
+    found.push(`exit code ${was.exitCode} → ${is.exitCode}: ${is.stderr.trim()}`);
   if (was.stderr !== is.stderr) sentences.set(was.stderr.trim(), is.stderr.trim());
   if (was.stdout !== is.stdout) walk(parsed(was.stdout), parsed(is.stdout), '$', found, sentences);
   return found;

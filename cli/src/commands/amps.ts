@@ -1,4 +1,4 @@
-import { ampsOf } from '@brine/core/wiring';
+import { ampsOf } from '@brine/core/wiring/circuit';
 import { Refusal, type Args } from '../args.ts';
 import type { Command } from '../command.ts';
 

@@ -1,14 +1,13 @@
-import { isFileProblem } from '@brine/core/files';
+import { isFileProblem } from '@brine/core/foundation/files';
 import {
   guessLayout,
   isTemperature,
-  judgeLog,
-  logReport,
   readWholeLog,
   zoneClock,
   type LogLayout,
-} from '@brine/core/logs';
-import { readSettingsFile, type SettingValues } from '@brine/core/settings';
+} from '@brine/core/logs/reading';
+import { judgeLog, logReport } from '@brine/core/logs/against';
+import { readSettingsFile, type SettingValues } from '@brine/core/foundation/settings';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson, readText } from '../files.ts';

@@ -1,6 +1,7 @@
-import { check as checkValues, readUnit, type UnitDescription } from '@brine/core/advice';
-import { isFileProblem } from '@brine/core/files';
-import { readSettingsFile } from '@brine/core/settings';
+import { check as checkValues } from '@brine/core/judgement/checks';
+import { readUnit, type UnitDescription } from '@brine/core/foundation/unit';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { readSettingsFile } from '@brine/core/foundation/settings';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';

@@ -1,4 +1,4 @@
-import { readController } from '@brine/core/panel';
+import { readController } from '@brine/core/controllers/panel';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { readJson } from '../files.ts';

@@ -1,6 +1,6 @@
 import { basename } from 'node:path';
-import { isFileProblem, parseCsv } from '@brine/core/files';
-import { isSettingId } from '@brine/core/settings';
+import { isFileProblem, parseCsv } from '@brine/core/foundation/files';
+import { isSettingId } from '@brine/core/foundation/settings';
 import {
   draftDefinition,
   draftRows,
@@ -9,7 +9,7 @@ import {
   readTable,
   type Choice,
   type DraftRow,
-} from '@brine/core/suggest';
+} from '@brine/core/controllers/suggest';
 import { Refusal, type Args } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readText } from '../files.ts';

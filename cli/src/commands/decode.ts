@@ -1,5 +1,5 @@
-import { decode as decodeSheet } from '@brine/core/controllers';
-import { settingsFile } from '@brine/core/settings';
+import { decode as decodeSheet } from '@brine/core/controllers/definitions';
+import { settingsFile } from '@brine/core/foundation/settings';
 import { required } from '../args.ts';
 import type { Command } from '../command.ts';
 import { readController, readSheetFile } from '../files.ts';

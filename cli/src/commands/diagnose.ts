@@ -1,5 +1,6 @@
-import { diagnose as diagnoseCircuit, readReadings, READINGS_FORMAT } from '@brine/core/wiring';
-import { isFileProblem } from '@brine/core/files';
+import { diagnose as diagnoseCircuit } from '@brine/core/wiring/faults';
+import { readReadings, READINGS_FORMAT } from '@brine/core/wiring/readings';
+import { isFileProblem } from '@brine/core/foundation/files';
 import { Refusal, required } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';

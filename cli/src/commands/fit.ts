@@ -1,9 +1,9 @@
 import { readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
-import { readUnit, UNIT_FORMAT } from '@brine/core/advice';
-import { isFileProblem } from '@brine/core/files';
-import { fit as fitControls, needsOf, readLoads } from '@brine/core/wiring';
+import { readUnit, UNIT_FORMAT } from '@brine/core/foundation/unit';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { fit as fitControls, needsOf, readLoads } from '@brine/core/judgement/fit';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readController, readJson } from '../files.ts';

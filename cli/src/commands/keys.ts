@@ -8,8 +8,8 @@ import {
   type DeedAsk,
   type PlanStep,
   type Wish,
-} from '@brine/core/panel';
-import type { ControllerDefinition } from '@brine/core/controllers';
+} from '@brine/core/controllers/panel';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { Refusal, required, type Args } from '../args.ts';
 import type { Command } from '../command.ts';
 import { readController, readSheetFile } from '../files.ts';

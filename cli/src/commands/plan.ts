@@ -1,5 +1,6 @@
-import { plan as planUnit, readUnit, UNIT_FORMAT } from '@brine/core/advice';
-import { isFileProblem } from '@brine/core/files';
+import { plan as planUnit } from '@brine/core/judgement/plan';
+import { readUnit, UNIT_FORMAT } from '@brine/core/foundation/unit';
+import { isFileProblem } from '@brine/core/foundation/files';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';

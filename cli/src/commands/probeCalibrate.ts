@@ -1,6 +1,6 @@
-import { calibrate, type ComparedPoint, type Correction } from '@brine/core/calibration';
-import { isFileProblem, parseCsv, type CsvTable } from '@brine/core/files';
-import { baseValue, parseNumber, quantity, type Unit } from '@brine/core/quantities';
+import { calibrate, type ComparedPoint, type Correction } from '@brine/core/judgement/calibration';
+import { isFileProblem, parseCsv, type CsvTable } from '@brine/core/foundation/files';
+import { baseValue, parseNumber, quantity, type Unit } from '@brine/core/foundation/quantities';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readText } from '../files.ts';

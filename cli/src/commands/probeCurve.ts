@@ -1,4 +1,4 @@
-import { menuSensors, ohmsAt, otherSensors, sensorOf } from '@brine/core/probes';
+import { menuSensors, ohmsAt, otherSensors, sensorOf } from '@brine/core/foundation/probes';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { quantities } from '../quantityOptions.ts';

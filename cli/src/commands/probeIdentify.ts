@@ -1,4 +1,4 @@
-import { identify } from '@brine/core/probes';
+import { identify } from '@brine/core/foundation/probes';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { quantities, quantityOption } from '../quantityOptions.ts';

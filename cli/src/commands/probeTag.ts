@@ -1,4 +1,4 @@
-import { checkTag } from '@brine/core/calibration';
+import { checkTag } from '@brine/core/judgement/calibration';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { numberOption, rangeOption } from '../quantityOptions.ts';

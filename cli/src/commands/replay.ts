@@ -1,7 +1,8 @@
-import { controlConfig, fansOf } from '@brine/core/control';
-import { isFileProblem } from '@brine/core/files';
-import { gapSentence, logGaps, readLog, replay as replayLog } from '@brine/core/simulation';
-import { readSettingsFile } from '@brine/core/settings';
+import { controlConfig } from '@brine/core/machines/box';
+import { fansOf } from '@brine/core/machines/condenser';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { gapSentence, logGaps, readLog, replay as replayLog } from '@brine/core/machines/simulation';
+import { readSettingsFile } from '@brine/core/foundation/settings';
 import { Refusal, required } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson, readText } from '../files.ts';

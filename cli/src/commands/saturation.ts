@@ -8,7 +8,7 @@ import {
   whyWithout,
   type Fluid,
   type Side,
-} from '@brine/core/refrigerants';
+} from '@brine/core/foundation/refrigerants';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { numberOption, quantityOption } from '../quantityOptions.ts';

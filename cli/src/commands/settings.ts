@@ -1,5 +1,5 @@
-import { writeCsv } from '@brine/core/files';
-import { dictionary } from '@brine/core/settings';
+import { writeCsv } from '@brine/core/foundation/files';
+import { dictionary } from '@brine/core/foundation/settings';
 import type { Command } from '../command.ts';
 
 export const settings: Command = {

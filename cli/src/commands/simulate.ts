@@ -1,5 +1,5 @@
-import { isFileProblem } from '@brine/core/files';
-import { readScenario, seriesCsv, simulate as run } from '@brine/core/simulation';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { readScenario, seriesCsv, simulate as run } from '@brine/core/machines/simulation';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';

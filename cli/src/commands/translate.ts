@@ -1,5 +1,5 @@
-import { translate as translateSheet } from '@brine/core/controllers';
-import { writeCsv } from '@brine/core/files';
+import { translate as translateSheet } from '@brine/core/controllers/translate';
+import { writeCsv } from '@brine/core/foundation/files';
 import { required } from '../args.ts';
 import type { Command } from '../command.ts';
 import { readController, readSheetFile } from '../files.ts';

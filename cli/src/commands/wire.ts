@@ -1,5 +1,6 @@
-import { CIRCUIT_FORMAT, readCircuit, wireReport, type Circuit } from '@brine/core/wiring';
-import { isFileProblem } from '@brine/core/files';
+import { CIRCUIT_FORMAT, readCircuit, type Circuit } from '@brine/core/wiring/circuit';
+import { wireReport } from '@brine/core/wiring/meter';
+import { isFileProblem } from '@brine/core/foundation/files';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { startHarness, type Harness } from '../testing/harness.ts';
+import { startHarness, type Harness } from '../../testing/harness.ts';
 import { FAILURES_PER_LOGIN } from './rateLimit.ts';
 
 let harness: Harness;

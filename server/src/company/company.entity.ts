@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Sides } from '@brine/core/advice';
+import type { Sides } from '@brine/core/foundation/unit';
 
 /** The one company of an installation, with the sides it takes by default. */
 export const companyEntity = defineEntity({

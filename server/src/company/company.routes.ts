@@ -1,5 +1,5 @@
 import { object, string } from 'yup';
-import { schools, type SchoolId, type Sides } from '@brine/core/advice';
+import { schools, type SchoolId, type Sides } from '@brine/core/foundation/unit';
 import { name, version } from '../http/fields.ts';
 import { route } from '../http/route.ts';
 import { changeCompany, readCompany } from './company.service.ts';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Sides } from '@brine/core/advice';
+import type { Sides } from '@brine/core/foundation/unit';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { ControllerDefinition } from '@brine/core/controllers';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 
 /** A version of a controller definition. Versions are never changed: sheets pin them by hash. */
 export const controllerEntity = defineEntity({

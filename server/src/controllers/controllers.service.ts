@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import type { PinnedDefinition } from '@brine/core/jobs';
-import { readController as checkController } from '@brine/core/panel';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import type { PinnedDefinition } from '@brine/core/record/entries';
+import { readController as checkController } from '@brine/core/controllers/panel';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';

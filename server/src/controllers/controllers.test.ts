@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { loadDemo } from '../demo/loadDemo.ts';
-import { startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { startHarness, type Harness } from '../testing/harness.ts';
+import { startHarness, type Harness } from '../../testing/harness.ts';
 import { idOf, loadDemo } from './loadDemo.ts';
 
 let harness: Harness;

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import type { EntryBody, PinnedDefinition } from '@brine/core/jobs';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import type { EntryBody, PinnedDefinition } from '@brine/core/record/entries';
 import { hashPassword } from '../auth/password.ts';
 import { demoFolder } from '../config.ts';
 import { storeDefinition } from '../controllers/controllers.service.ts';

@@ -1,5 +1,5 @@
 import ical from 'ical-generator';
-import type { Proving } from '@brine/core/jobs';
+import type { Proving } from '@brine/core/record/job';
 
 /** Follow-ups and calibrations due as a calendar (RFC 5545): whole days, so that no zone moves them. Done ones are left out. */
 export function calendarOf(jobId: string, unit: string, site: string, proving: Proving, now: Date): string {

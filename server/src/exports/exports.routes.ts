@@ -1,7 +1,7 @@
 import { mixed, object, string } from 'yup';
 import writeXlsxFile from 'write-excel-file/node';
-import { writeCsv } from '@brine/core/files';
-import { tableNames, type Table, type TableName } from '@brine/core/handover';
+import { writeCsv } from '@brine/core/foundation/files';
+import { tableNames, type Table, type TableName } from '@brine/core/record/handover';
 import { idParams } from '../http/fields.ts';
 import { personOf, route } from '../http/route.ts';
 import { calendarOfJob, importJob, jobFileOf, tableOf } from './exports.service.ts';

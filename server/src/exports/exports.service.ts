@@ -6,10 +6,11 @@ import {
   type JobFile,
   type Table,
   type TableName,
-} from '@brine/core/handover';
-import { isFileProblem } from '@brine/core/files';
-import { provingOf, wiringOf, type EntryBody, type Proving } from '@brine/core/jobs';
-import { readController } from '@brine/core/panel';
+} from '@brine/core/record/handover';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { provingOf, wiringOf, type Proving } from '@brine/core/record/job';
+import type { EntryBody } from '@brine/core/record/entries';
+import { readController } from '@brine/core/controllers/panel';
 import { storeDefinition } from '../controllers/controllers.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';

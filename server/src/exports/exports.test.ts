@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { unzipSync } from 'fflate';
-import { freezerJob } from '../testing/freezerJob.ts';
-import { startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { freezerJob } from '../../testing/freezerJob.ts';
+import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;

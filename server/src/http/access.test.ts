@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
 import { routes } from './routes.ts';
 
 let harness: Harness;

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { startHarness, type Harness } from '../testing/harness.ts';
+import { startHarness, type Harness } from '../../testing/harness.ts';
 import { asAppError, errorBody, statusOf } from './errors.ts';
 import { routes } from './routes.ts';
 

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { AcceptedEntry, EntryBody } from '@brine/core/jobs';
-import { entryProblem } from '@brine/core/jobs';
+import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
+import { entryProblem } from '@brine/core/record/entries';
 import { authorOfTicket } from '../auth/auth.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Caller, Services } from '../http/context.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import { aJob, anEntry, startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { aJob, anEntry, startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;

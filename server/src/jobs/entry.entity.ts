@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { EntryBody } from '@brine/core/jobs';
+import type { EntryBody } from '@brine/core/record/entries';
 
 /** Who wrote an imported entry elsewhere, and when it was received there. */
 export interface ForeignFrom {

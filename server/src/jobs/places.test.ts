@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { aJob, startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { aJob, startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;

@@ -1,12 +1,7 @@
-import type { ControllerDefinition } from '@brine/core/controllers';
-import {
-  fold,
-  programOf,
-  standing,
-  type JobState,
-  type PinnedDefinition,
-  type Program,
-} from '@brine/core/jobs';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import { fold, standing, type JobState } from '@brine/core/record/fold';
+import { programOf, type Program } from '@brine/core/record/job';
+import type { PinnedDefinition } from '@brine/core/record/entries';
 import { theCompany } from '../company/company.service.ts';
 import type { Repositories } from '../database/database.ts';
 import { acceptedOf } from './entries.service.ts';

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { LogClock, LogLayout, Tidied, ValueRole } from '@brine/core/logs';
+import type { LogClock, LogLayout, Tidied, ValueRole } from '@brine/core/logs/reading';
 
 /** A logger's file taken in for a job; its readings are rows of `log_point`. */
 export const logEntity = defineEntity({

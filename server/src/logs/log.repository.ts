@@ -1,7 +1,7 @@
 import { Readable, Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { valueRoles, type Log, type ValueRole } from '@brine/core/logs';
+import { valueRoles, type Log, type ValueRole } from '@brine/core/logs/reading';
 import { from as copyFrom, to as copyTo } from 'pg-copy-streams';
 import type { ClientBase } from 'pg';
 import { insert } from '../database/insert.ts';

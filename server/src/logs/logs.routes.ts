@@ -1,5 +1,5 @@
 import { object, string } from 'yup';
-import type { LogLayout } from '@brine/core/logs';
+import type { LogLayout } from '@brine/core/logs/reading';
 import { AppError } from '../http/errors.ts';
 import { idParams, uuid } from '../http/fields.ts';
 import { personOf, route } from '../http/route.ts';

@@ -1,4 +1,4 @@
-import { formatName, layoutProblem, LogReader, type LogLayout } from '@brine/core/logs';
+import { formatName, layoutProblem, LogReader, type LogLayout } from '@brine/core/logs/reading';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
-import { guessLayout, readWholeLog, type LogLayout } from '@brine/core/logs';
-import { aJob, startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { guessLayout, readWholeLog, type LogLayout } from '@brine/core/logs/reading';
+import { aJob, startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;

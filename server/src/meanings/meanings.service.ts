@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { findSetting, type SettingId } from '@brine/core/settings';
-import type { Choice } from '@brine/core/suggest';
+import { findSetting, type SettingId } from '@brine/core/foundation/settings';
+import type { Choice } from '@brine/core/controllers/suggest';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 

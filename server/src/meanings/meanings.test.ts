@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { suggestSetting } from '@brine/core/suggest';
-import { startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { suggestSetting } from '@brine/core/controllers/suggest';
+import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;

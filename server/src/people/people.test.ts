@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { aJob, anEntry, startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { aJob, anEntry, startHarness, type Client, type Harness } from '../../testing/harness.ts';
 import { firstLeadLink } from './people.service.ts';
 
 let harness: Harness;

@@ -1,5 +1,5 @@
 import { boolean, number, object, string } from 'yup';
-import { practiceKinds } from '@brine/core/practice';
+import { practiceKinds } from '@brine/core/practice/drills';
 import { name, uuid } from '../http/fields.ts';
 import { personOf, route } from '../http/route.ts';
 import { keepRun, readProgress } from './practice.service.ts';

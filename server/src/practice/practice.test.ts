@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
-import { startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 const clients = new Map<string, Client>();

@@ -1,5 +1,5 @@
 import { object, string } from 'yup';
-import { goalIds, type GoalId } from '@brine/core/tuning';
+import { goalIds, type GoalId } from '@brine/core/judgement/tuning';
 import { uuid } from '../http/fields.ts';
 import { route } from '../http/route.ts';
 import { readReview, startReview, stopReview } from './reviews.service.ts';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { GoalId } from '@brine/core/tuning';
+import type { GoalId } from '@brine/core/judgement/tuning';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { ThreadPool } from './threadPool.ts';

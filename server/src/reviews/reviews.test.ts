@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
-import { freezerJob } from '../testing/freezerJob.ts';
-import { startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { freezerJob } from '../../testing/freezerJob.ts';
+import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
 import { closeReviews } from './reviews.service.ts';
 import { reviewUnit } from './unitReview.ts';
 

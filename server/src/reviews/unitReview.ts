@@ -1,7 +1,8 @@
-import { remedyWords, type UnitDescription } from '@brine/core/advice';
-import type { TemperatureUnit } from '@brine/core/quantities';
-import type { SettingValues } from '@brine/core/settings';
-import { advise, judge, tryVariant, tuningTask, variantsOf, type GoalId } from '@brine/core/tuning';
+import { remedyWords } from '@brine/core/judgement/checks';
+import type { UnitDescription } from '@brine/core/foundation/unit';
+import type { TemperatureUnit } from '@brine/core/foundation/quantities';
+import type { SettingValues } from '@brine/core/foundation/settings';
+import { advise, judge, tryVariant, tuningTask, variantsOf, type GoalId } from '@brine/core/judgement/tuning';
 
 /** One unit to be judged: plain data, so that it goes to a worker. */
 export interface UnitToReview {

@@ -1,4 +1,4 @@
-import type { GoalId } from '@brine/core/tuning';
+import type { GoalId } from '@brine/core/judgement/tuning';
 import type { Repositories } from '../database/database.ts';
 import { programOfJob } from '../jobs/program.service.ts';
 import { viewsOf } from '../units/units.service.ts';

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { sharedPage, type SharedPage } from '@brine/core/handover';
+import { sharedPage, type SharedPage } from '@brine/core/record/handover';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';

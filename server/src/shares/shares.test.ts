@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { freezerJob } from '../testing/freezerJob.ts';
-import { startHarness, type Client, type Harness } from '../testing/harness.ts';
+import { freezerJob } from '../../testing/freezerJob.ts';
+import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;

@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import { dirname } from 'node:path';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import type { LeaveBehindSheet, SheetGroup, SheetWire } from '@brine/core/handover';
+import type { LeaveBehindSheet, SheetGroup, SheetWire } from '@brine/core/record/handover';
 
 const require = createRequire(import.meta.url);
 const fontFolder = (name: string) => `${dirname(require.resolve(`@fontsource/${name}/package.json`))}/files/`;

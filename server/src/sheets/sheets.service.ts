@@ -1,6 +1,7 @@
-import { leaveBehindSheet, type LeaveBehindSheet } from '@brine/core/handover';
-import { plateLines, provingOf, standing, wiringOf } from '@brine/core/jobs';
-import type { TemperatureUnit } from '@brine/core/quantities';
+import { leaveBehindSheet, type LeaveBehindSheet } from '@brine/core/record/handover';
+import { plateLines, provingOf, wiringOf } from '@brine/core/record/job';
+import { standing } from '@brine/core/record/fold';
+import type { TemperatureUnit } from '@brine/core/foundation/quantities';
 import { theCompany } from '../company/company.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { aJob, anEntry, startHarness, type Client, type Harness } from '../testing/harness.ts';
-import { readPdf } from '../testing/readPdf.ts';
+import { aJob, anEntry, startHarness, type Client, type Harness } from '../../testing/harness.ts';
+import { readPdf } from '../../testing/readPdf.ts';
 
 let harness: Harness;
 let tess: Client;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { expectedAmps, recogniseHeater, type HeaterConnection } from '@brine/core/wiring';
-import { parseNumber, printNumber } from '@brine/core/quantities';
+import { expectedAmps, recogniseHeater, type HeaterConnection } from '@brine/core/wiring/circuit';
+import { parseNumber, printNumber } from '@brine/core/foundation/quantities';
 import CautionNote from '../shared/ui/CautionNote.vue';
 
 /** Amps and ohms a heater should have by its plate, and what the clamp says is the matter. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { expectedLoad, type HeaterConnection, type LoadKind } from '@brine/core/wiring';
-import { parseNumber, printNumber } from '@brine/core/quantities';
+import { expectedLoad, type HeaterConnection, type LoadKind } from '@brine/core/wiring/circuit';
+import { parseNumber, printNumber } from '@brine/core/foundation/quantities';
 
 /** Amps and ohms of a fan or a coil by its plate; a heater's stand above. */
 const kind = ref<LoadKind>('fan');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fluids, withoutEquation } from '@brine/core/refrigerants';
+import { fluids, withoutEquation } from '@brine/core/foundation/refrigerants';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';

@@ -10,8 +10,8 @@ import {
   superheat,
   temperatureAt,
   type OutOfRange,
-} from '@brine/core/refrigerants';
-import { parseNumber, printNumber, quantity, valueIn } from '@brine/core/quantities';
+} from '@brine/core/foundation/refrigerants';
+import { parseNumber, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
 

@@ -14,9 +14,9 @@ import {
   type CheckId,
   type Decision,
   type SignId,
-} from '@brine/core/complaints';
-import { allStanding, standing } from '@brine/core/jobs';
-import { isMachine } from '@brine/core/settings';
+} from '@brine/core/judgement/complaints';
+import { allStanding, standing } from '@brine/core/record/fold';
+import { isMachine } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useSession } from '../shared/session/sessionStore.ts';

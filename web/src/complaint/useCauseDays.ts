@@ -1,5 +1,5 @@
 import { ref, shallowRef, watch } from 'vue';
-import type { CauseDay } from '@brine/core/complaints';
+import type { CauseDay } from '@brine/core/judgement/complaints';
 import { condenserRun } from '../shared/job/condenserRun.ts';
 import type { OpenJob } from '../shared/job/useJob.ts';
 import { core } from '../workers/corePool.ts';

@@ -7,10 +7,10 @@ import {
   settingsOf,
   type ControllerDefinition,
   type Parameter,
-} from '@brine/core/controllers';
-import { choiceWords, printShown } from '@brine/core/handover';
-import { panelWords } from '@brine/core/panel';
-import { settingOf } from '@brine/core/settings';
+} from '@brine/core/controllers/definitions';
+import { choiceWords, printShown } from '@brine/core/record/handover';
+import { panelWords } from '@brine/core/controllers/panel';
+import { settingOf } from '@brine/core/foundation/settings';
 
 const props = defineProps<{ definition: ControllerDefinition }>();
 const display = computed(() => displayOf(props.definition, new Map()));

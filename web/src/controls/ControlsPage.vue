@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { parseJson, isFileProblem } from '@brine/core/files';
-import type { PinnedDefinition } from '@brine/core/jobs';
+import { parseJson, isFileProblem } from '@brine/core/foundation/files';
+import type { PinnedDefinition } from '@brine/core/record/entries';
 import type { ApiError } from '../shared/api/client.ts';
 import { call } from '../shared/api/client.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';

@@ -4,7 +4,7 @@ import {
   compareDefinitions,
   type ControllerDefinition,
   type DefinitionChange,
-} from '@brine/core/controllers';
+} from '@brine/core/controllers/definitions';
 import type { ControllerLine } from '../shared/api/types.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { settingOf } from '@brine/core/settings';
+import { settingOf } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';

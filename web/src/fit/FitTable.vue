@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Fit } from '@brine/core/wiring';
+import type { Fit } from '@brine/core/judgement/fit';
 import type { FitRow } from './useFit.ts';
 
 defineProps<{ rows: readonly FitRow[]; picked: string | null; chosen: string | null }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { probeRoleNames } from '@brine/core/advice';
+import { probeRoleNames } from '@brine/core/foundation/unit';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import PlateLoads from './PlateLoads.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import { parseNumber } from '@brine/core/quantities';
-import type { UnitLoad } from '@brine/core/wiring';
+import { parseNumber } from '@brine/core/foundation/quantities';
+import type { UnitLoad } from '@brine/core/judgement/fit';
 import { useJob } from '../shared/job/useJob.ts';
 import { newId } from '../shared/outbox/identity.ts';
 import AppButton from '../shared/ui/AppButton.vue';

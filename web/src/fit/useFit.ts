@@ -1,5 +1,5 @@
 import { computed, shallowRef, watch } from 'vue';
-import type { Fit } from '@brine/core/wiring';
+import type { Fit } from '@brine/core/judgement/fit';
 import type { ControllerLine } from '../shared/api/types.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import { useControllers } from '../shared/job/useControllers.ts';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import { standing, type EntryBody } from '@brine/core/jobs';
+import { standing } from '@brine/core/record/fold';
+import type { EntryBody } from '@brine/core/record/entries';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { standing } from '@brine/core/jobs';
+import { standing } from '@brine/core/record/fold';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';

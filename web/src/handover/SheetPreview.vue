@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { leaveBehindSheet } from '@brine/core/handover';
-import { plateLines, standing } from '@brine/core/jobs';
+import { leaveBehindSheet } from '@brine/core/record/handover';
+import { plateLines } from '@brine/core/record/job';
+import { standing } from '@brine/core/record/fold';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
-import { standing, type Stroke } from '@brine/core/jobs';
+import { standing } from '@brine/core/record/fold';
+import type { Stroke } from '@brine/core/record/entries';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';

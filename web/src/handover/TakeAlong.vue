@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tableNames } from '@brine/core/handover';
+import { tableNames } from '@brine/core/record/handover';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 

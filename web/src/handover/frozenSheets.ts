@@ -1,10 +1,5 @@
-import {
-  foundSheet,
-  type EntryBody,
-  type FrozenRow,
-  type PinnedDefinition,
-  type SheetKind,
-} from '@brine/core/jobs';
+import { foundSheet } from '@brine/core/record/job';
+import type { EntryBody, FrozenRow, PinnedDefinition, SheetKind } from '@brine/core/record/entries';
 import type { OpenJob } from '../shared/job/useJob.ts';
 
 type SheetBody = Extract<EntryBody, { kind: 'sheet' }>;

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Conflict, Head } from '@brine/core/jobs';
+import type { Conflict, Head } from '@brine/core/record/fold';
 import { localTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
-import { describeBody, describeRegister } from './describeEntry.ts';
+import { describeBody, describeRegister } from '../shared/job/describeEntry.ts';
 
 const job = useJob();
 const session = useSession();

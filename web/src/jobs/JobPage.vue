@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
-import { openStations, stationNames, stations, type StationId } from '@brine/core/jobs';
+import { openStations, stationNames, stations, type StationId } from '@brine/core/record/job';
 import { openJob, provideJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { openStations, stationNames, stations, type Progress, type StationId } from '@brine/core/jobs';
+import { openStations, stationNames, stations, type Progress, type StationId } from '@brine/core/record/job';
 
 const props = defineProps<{
   jobId: string;

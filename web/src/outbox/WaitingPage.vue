@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { describeEntry } from '../jobs/describeEntry.ts';
+import { describeEntry } from '../shared/job/describeEntry.ts';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useOutbox } from '../shared/outbox/outboxStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';

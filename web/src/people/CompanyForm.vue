@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { schools, type SchoolId } from '@brine/core/advice';
+import { schools, type SchoolId } from '@brine/core/foundation/unit';
 import { call, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';

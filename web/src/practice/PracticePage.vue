@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { machineOf } from '@brine/core/panel';
+import { machineOf } from '@brine/core/controllers/panel';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import FamilyList from '../shared/job/FamilyList.vue';
 import { useControllers } from '../shared/job/useControllers.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { choiceWords, groupTitle, printShown } from '@brine/core/handover';
+import { choiceWords, groupTitle, printShown } from '@brine/core/record/handover';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { DisplayState } from '@brine/core/controllers';
-import { printShown } from '@brine/core/handover';
-import type { ProgramRow } from '@brine/core/jobs';
+import type { DisplayState } from '@brine/core/controllers/definitions';
+import { printShown } from '@brine/core/record/handover';
+import type { ProgramRow } from '@brine/core/record/job';
 
 const props = defineProps<{ row: ProgramRow; display: DisplayState; current: boolean; mayWrite: boolean }>();
 const emit = defineEmits<{ choose: []; tick: [] }>();

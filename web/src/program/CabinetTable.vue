@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, watch } from 'vue';
-import { groupTitle, printShown } from '@brine/core/handover';
-import type { ProgramRow } from '@brine/core/jobs';
+import { groupTitle, printShown } from '@brine/core/record/handover';
+import type { ProgramRow } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { CodeValue, RowStatus } from '@brine/core/controllers';
-import { printShown } from '@brine/core/handover';
+import type { CodeValue } from '@brine/core/controllers/definitions';
+import type { RowStatus } from '@brine/core/controllers/translate';
+import { printShown } from '@brine/core/record/handover';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import type { Compare, CompareRow, Source } from './useCompare.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router';
-import { printShown } from '@brine/core/handover';
-import type { ProgramRow } from '@brine/core/jobs';
+import { printShown } from '@brine/core/record/handover';
+import type { ProgramRow } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 

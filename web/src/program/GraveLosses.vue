@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { isDangerousLoss } from '@brine/core/controllers';
-import { settingOf } from '@brine/core/settings';
+import { isDangerousLoss } from '@brine/core/controllers/translate';
+import { settingOf } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
 
 /** Said before anything is keyed in: protection that the plan has and this control has not. */

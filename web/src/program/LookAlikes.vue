@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { printShown } from '@brine/core/handover';
+import { printShown } from '@brine/core/record/handover';
 import { useJob } from '../shared/job/useJob.ts';
 import type { Cabinet } from './useCabinet.ts';
 

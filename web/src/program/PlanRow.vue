@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue';
-import { schools } from '@brine/core/advice';
-import type { ChosenValue } from '@brine/core/jobs';
-import { printFor } from '@brine/core/quantities';
-import { settingOf, type SettingValue } from '@brine/core/settings';
+import { schools } from '@brine/core/foundation/unit';
+import type { ChosenValue } from '@brine/core/record/job';
+import { printFor } from '@brine/core/foundation/quantities';
+import { settingOf, type SettingValue } from '@brine/core/foundation/settings';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ChosenValue } from '@brine/core/jobs';
-import { settingGroup } from '@brine/core/settings';
+import type { ChosenValue } from '@brine/core/record/job';
+import { settingGroup } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
 import PlanRow from './PlanRow.vue';
 

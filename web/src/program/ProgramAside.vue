@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { switchingBand, type Finding, type Remedy } from '@brine/core/advice';
-import { fansOf } from '@brine/core/control';
-import { isMachine } from '@brine/core/settings';
-import { panelOf } from '@brine/core/controllers';
-import { deedWords, panelWords } from '@brine/core/panel';
-import { printFor, quantity } from '@brine/core/quantities';
-import type { JudgedFinding } from '@brine/core/tuning';
+import { switchingBand, type Finding, type Remedy } from '@brine/core/judgement/checks';
+import { fansOf } from '@brine/core/machines/condenser';
+import { isMachine } from '@brine/core/foundation/settings';
+import { panelOf } from '@brine/core/controllers/definitions';
+import { deedWords, panelWords } from '@brine/core/controllers/panel';
+import { printFor, quantity } from '@brine/core/foundation/quantities';
+import type { JudgedFinding } from '@brine/core/judgement/tuning';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { variantsOfJob } from '@brine/core/jobs';
-import { printShown } from '@brine/core/handover';
-import type { SettingId, SettingValues } from '@brine/core/settings';
+import { variantsOfJob } from '@brine/core/record/job';
+import { printShown } from '@brine/core/record/handover';
+import type { SettingId, SettingValues } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import TheRule from '../shared/rule/TheRule.vue';
 import { useSession } from '../shared/session/sessionStore.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
-import FansView from '../fans/FansView.vue';
-import ForecastView from '../forecast/ForecastView.vue';
+import FansView from './fans/FansView.vue';
+import ForecastView from './forecast/ForecastView.vue';
 import CabinetView from './CabinetView.vue';
 import CompareView from './CompareView.vue';
 import PlanView from './PlanView.vue';
-import ToolsView from '../tools/ToolsView.vue';
-import { jobTools } from '../tools/useTool.ts';
-import TuneView from '../tuning/TuneView.vue';
+import ToolsView from './tools/ToolsView.vue';
+import { jobTools } from './tools/useTool.ts';
+import TuneView from './tuning/TuneView.vue';
 import ProgramAside from './ProgramAside.vue';
 import { useJudgement } from './useJudgement.ts';
 

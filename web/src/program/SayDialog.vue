@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { DisplayState } from '@brine/core/controllers';
-import { printShown } from '@brine/core/handover';
-import type { ProgramRow } from '@brine/core/jobs';
+import type { DisplayState } from '@brine/core/controllers/definitions';
+import { printShown } from '@brine/core/record/handover';
+import type { ProgramRow } from '@brine/core/record/job';
 import AppButton from '../shared/ui/AppButton.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
 

@@ -1,8 +1,8 @@
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { defaultDecision, type ProgramRow } from '@brine/core/jobs';
-import { looksLike, type Parameter } from '@brine/core/controllers';
-import { setsDisplay } from '@brine/core/panel';
+import { defaultDecision, type ProgramRow } from '@brine/core/record/job';
+import { looksLike, type Parameter } from '@brine/core/controllers/definitions';
+import { setsDisplay } from '@brine/core/controllers/panel';
 import { useJob } from '../shared/job/useJob.ts';
 
 /** Keying in, one code after the other: where one stands, and what one says of it. */

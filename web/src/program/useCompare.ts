@@ -1,20 +1,22 @@
 import { computed, ref } from 'vue';
 import {
   displayOf,
-  encode,
-  isDangerousLoss,
   scaleOf,
   settingsOf,
   type CodeValue,
-  type LostSetting,
   type Parameter,
+} from '@brine/core/controllers/definitions';
+import {
+  encode,
+  isDangerousLoss,
+  type LostSetting,
   type RowStatus,
   type TranslatedRow,
-} from '@brine/core/controllers';
-import { printShown } from '@brine/core/handover';
-import { foundSheet, type ProgramRow } from '@brine/core/jobs';
-import { parseNumber } from '@brine/core/quantities';
-import { settingOf } from '@brine/core/settings';
+} from '@brine/core/controllers/translate';
+import { printShown } from '@brine/core/record/handover';
+import { foundSheet, type ProgramRow } from '@brine/core/record/job';
+import { parseNumber } from '@brine/core/foundation/quantities';
+import { settingOf } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
 
 /** Where a row's value may be taken from. */

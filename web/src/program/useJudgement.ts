@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
-import { bySeverity } from '@brine/core/advice';
-import type { Program } from '@brine/core/jobs';
-import type { JudgedFinding } from '@brine/core/tuning';
+import { bySeverity } from '@brine/core/judgement/checks';
+import type { Program } from '@brine/core/record/job';
+import type { JudgedFinding } from '@brine/core/judgement/tuning';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { CalledOff, core } from '../workers/corePool.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { ref } from 'vue';
-import type { TemperatureUnit } from '@brine/core/quantities';
-import type { SettingId, SettingValue } from '@brine/core/settings';
+import type { TemperatureUnit } from '@brine/core/foundation/quantities';
+import type { SettingId, SettingValue } from '@brine/core/foundation/settings';
 import { useSettingInput } from './useSettingInput.ts';
 
 function field(id: SettingId, value: SettingValue, unit: TemperatureUnit = 'degF') {

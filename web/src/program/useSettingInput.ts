@@ -10,9 +10,9 @@ import {
   valueIn,
   type Quantity,
   type TemperatureUnit,
-} from '@brine/core/quantities';
+} from '@brine/core/foundation/quantities';
 import { useDraft } from '../shared/ui/useDraft.ts';
-import { settingOf, validateValue, type SettingId, type SettingValue } from '@brine/core/settings';
+import { settingOf, validateValue, type SettingId, type SettingValue } from '@brine/core/foundation/settings';
 
 /** A field for a setting's amount in the reader's unit: a bare number is taken in the unit shown beside it, a unit may be typed. */
 export function useSettingInput(

@@ -10,10 +10,10 @@ import {
   type PlanStep,
   type StrokeWords,
   type Wish,
-} from '@brine/core/panel';
-import type { ProgramRow } from '@brine/core/jobs';
-import { parseNumber } from '@brine/core/quantities';
-import { mainMenuOf } from '@brine/core/controllers';
+} from '@brine/core/controllers/panel';
+import type { ProgramRow } from '@brine/core/record/job';
+import { parseNumber } from '@brine/core/foundation/quantities';
+import { mainMenuOf } from '@brine/core/controllers/definitions';
 import { useJob } from '../shared/job/useJob.ts';
 import type { Cabinet } from './useCabinet.ts';
 

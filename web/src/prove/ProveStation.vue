@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { tally } from '@brine/core/jobs';
+import { tally } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import LogView from './log/LogView.vue';
-import TripView from '../trip/TripView.vue';
+import TripView from './trip/TripView.vue';
 import ProbesView from './probes/ProbesView.vue';
 import TestRun from './run/TestRun.vue';
 

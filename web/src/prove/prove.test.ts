@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { isFileProblem } from '@brine/core/files';
-import { judgeLog, readWholeLog } from '@brine/core/logs';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { judgeLog } from '@brine/core/logs/against';
+import { readWholeLog } from '@brine/core/logs/reading';
 import { inDays, inMonths } from '../shared/display/dates.ts';
 import { figureLines } from './log/logWords.ts';
 import { daysOf, measuredDay } from './log/measuredDay.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { foundSheet } from '@brine/core/jobs';
-import { decode, panelOf, type SheetRow } from '@brine/core/controllers';
+import { foundSheet } from '@brine/core/record/job';
+import { decode, panelOf, type SheetRow } from '@brine/core/controllers/definitions';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';

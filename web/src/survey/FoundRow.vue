@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { shownUnitOf, type DisplayState, type Parameter } from '@brine/core/controllers';
-import { choiceWords } from '@brine/core/handover';
-import { unitSymbol } from '@brine/core/quantities';
+import { shownUnitOf, type DisplayState, type Parameter } from '@brine/core/controllers/definitions';
+import { choiceWords } from '@brine/core/record/handover';
+import { unitSymbol } from '@brine/core/foundation/quantities';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 

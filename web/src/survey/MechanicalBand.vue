@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { mechanicalMeaning, standing } from '@brine/core/jobs';
-import { printNumber, printQuantity, valueIn, type Quantity } from '@brine/core/quantities';
+import { mechanicalMeaning } from '@brine/core/record/job';
+import { standing } from '@brine/core/record/fold';
+import { printNumber, printQuantity, valueIn, type Quantity } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
 import { useJob } from '../shared/job/useJob.ts';

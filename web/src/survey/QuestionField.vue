@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { isQuantity, printNumber, valueIn } from '@brine/core/quantities';
-import { answersOf, type AnswerValue, type Question } from '@brine/core/jobs';
+import { isQuantity, printNumber, valueIn } from '@brine/core/foundation/quantities';
+import { answersOf } from '@brine/core/record/job';
+import type { AnswerValue, Question } from '@brine/core/record/entries';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
 import { useJob } from '../shared/job/useJob.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import type { SheetRow } from '@brine/core/controllers';
-import { choiceWords } from '@brine/core/handover';
-import { panelWords, strokeSentence } from '@brine/core/panel';
+import type { SheetRow } from '@brine/core/controllers/definitions';
+import { choiceWords } from '@brine/core/record/handover';
+import { panelWords, strokeSentence } from '@brine/core/controllers/panel';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import { useReadBack } from './useReadBack.ts';

@@ -2,7 +2,8 @@
 import { computed } from 'vue';
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue';
 import { ChevronRight } from '@lucide/vue';
-import { answersOf, schoolQuestions } from '@brine/core/jobs';
+import { answersOf } from '@brine/core/record/job';
+import { schoolQuestions } from '@brine/core/record/entries';
 import { useJob } from '../shared/job/useJob.ts';
 import QuestionField from './QuestionField.vue';
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { answersOf, openQuestions, questionsFor } from '@brine/core/jobs';
+import { answersOf, openQuestions } from '@brine/core/record/job';
+import { questionsFor } from '@brine/core/record/entries';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
-import AlarmNotes from './AlarmNotes.vue';
+import AlarmNotes from '../shared/job/AlarmNotes.vue';
 import AsFoundSheet from './AsFoundSheet.vue';
 import ControlChoice from './ControlChoice.vue';
 import MechanicalBand from './MechanicalBand.vue';

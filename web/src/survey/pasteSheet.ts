@@ -1,5 +1,5 @@
-import { readSheet, type SheetRow } from '@brine/core/controllers';
-import { isFileProblem } from '@brine/core/files';
+import { readSheet, type SheetRow } from '@brine/core/controllers/definitions';
+import { isFileProblem } from '@brine/core/foundation/files';
 
 /** A pasted or dropped sheet: its rows, or the sentence that says where it stops being one. */
 export type PastedSheet = { readonly rows: readonly SheetRow[] } | { readonly problem: string };

@@ -1,5 +1,5 @@
 import { computed, ref } from 'vue';
-import { isVisible, type ControllerDefinition, type SheetRow } from '@brine/core/controllers';
+import { isVisible, type ControllerDefinition, type SheetRow } from '@brine/core/controllers/definitions';
 import {
   afterReading,
   CannotPlan,
@@ -7,7 +7,7 @@ import {
   presentValues,
   strokesToRead,
   type ReadingStrokes,
-} from '@brine/core/panel';
+} from '@brine/core/controllers/panel';
 
 /** Reading the old control by key strokes: which code comes next, and the strokes that bring its value on the display. */
 export function useReadBack(definition: () => ControllerDefinition | null, sheet: () => readonly SheetRow[]) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
-import { goalIds, goals, type GoalId } from '@brine/core/tuning';
+import { goalIds, goals, type GoalId } from '@brine/core/judgement/tuning';
 import { call, messageOf } from '../shared/api/client.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import type { Review } from '../shared/api/types.ts';

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { unitHistory, type HistoryJob, type KeptSheet } from '@brine/core/handover';
-import { sameCodeValue } from '@brine/core/controllers';
-import { printNumber } from '@brine/core/quantities';
-import { isSettingId, settingOf } from '@brine/core/settings';
+import { unitHistory, type HistoryJob, type KeptSheet } from '@brine/core/record/history';
+import { sameCodeValue } from '@brine/core/controllers/definitions';
+import { printNumber } from '@brine/core/foundation/quantities';
+import { isSettingId, settingOf } from '@brine/core/foundation/settings';
 import { call, messageOf } from '../shared/api/client.ts';
 import type { EntryPage, Job, Unit } from '../shared/api/types.ts';
 import { localDate, localDateTime } from '../shared/display/localTime.ts';

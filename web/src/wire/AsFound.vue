@@ -10,7 +10,7 @@ import OldDevice from './OldDevice.vue';
 import PictureList from './PictureList.vue';
 import StartChoice from './StartChoice.vue';
 import WiringFindings from './WiringFindings.vue';
-import { findingsOf } from '@brine/core/wiring';
+import { findingsOf } from '@brine/core/wiring/findings';
 
 const job = useJob();
 const session = useSession();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { wireIds } from '@brine/core/wiring';
+import { wireIds } from '@brine/core/wiring/circuit';
 import { useJob } from '../shared/job/useJob.ts';
 import { usePictures } from '../shared/pictures/usePictures.ts';
 import MarkedPicture from './MarkedPicture.vue';

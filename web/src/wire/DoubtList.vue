@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { doubtWords, meterUnitOf, usualDoubts, type DoubtFact, type Place } from '@brine/core/wiring';
+import { doubtWords, usualDoubts, type DoubtFact } from '@brine/core/wiring/unsure';
+import { meterUnitOf, type Place } from '@brine/core/wiring/readings';
 import { useJob } from '../shared/job/useJob.ts';
 import { newId } from '../shared/outbox/identity.ts';
 import AppButton from '../shared/ui/AppButton.vue';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { laterKinds, wiresOfFault, type Circuit } from '@brine/core/wiring';
+import { laterKinds, wiresOfFault } from '@brine/core/wiring/faults';
+import type { Circuit } from '@brine/core/wiring/circuit';
 import AppButton from '../shared/ui/AppButton.vue';
 import { placeWords, shownReading } from './meterWords.ts';
 import { stateWords } from './terminalWords.ts';

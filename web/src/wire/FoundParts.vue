@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import { nameOf } from '@brine/core/wiring';
-import { parseNumber } from '@brine/core/quantities';
+import { nameOf } from '@brine/core/wiring/circuit';
+import { parseNumber } from '@brine/core/foundation/quantities';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import { partWords } from './diagram.ts';

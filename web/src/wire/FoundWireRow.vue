@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import type { Wire } from '@brine/core/wiring';
+import type { Wire } from '@brine/core/wiring/circuit';
 import AppButton from '../shared/ui/AppButton.vue';
 import WireChip from './WireChip.vue';
 import WireFields from './WireFields.vue';

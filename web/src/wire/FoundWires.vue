@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
-import { endsOf, type Wire } from '@brine/core/wiring';
+import { endsOf, type Wire } from '@brine/core/wiring/circuit';
 import { useJob } from '../shared/job/useJob.ts';
 import { newId } from '../shared/outbox/identity.ts';
 import AppButton from '../shared/ui/AppButton.vue';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { measureIds, type MeasureId } from '@brine/core/jobs';
-import { kitList, type KitGroup } from '@brine/core/wiring';
-import { parseNumber } from '@brine/core/quantities';
-import { measureWords } from '../jobs/describeEntry.ts';
+import { measureIds, type MeasureId } from '@brine/core/record/entries';
+import { kitList, type KitGroup } from '@brine/core/wiring/kit';
+import { parseNumber } from '@brine/core/foundation/quantities';
+import { measureWords } from '../shared/job/describeEntry.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watchEffect } from 'vue';
-import type { JobPicture } from '@brine/core/jobs';
+import type { JobPicture } from '@brine/core/record/job';
 import AppButton from '../shared/ui/AppButton.vue';
 
 const props = defineProps<{

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { DEAD, faultWords, wiresAtPlace } from '@brine/core/wiring';
+import { DEAD, wiresAtPlace } from '@brine/core/wiring/readings';
+import { faultWords } from '@brine/core/wiring/faults';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';

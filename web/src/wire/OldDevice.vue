@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { oldTerminals } from '@brine/core/wiring';
+import { oldTerminals } from '@brine/core/wiring/conversion';
 import { useJob } from '../shared/job/useJob.ts';
 
 const job = useJob();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { blankCircuits, typicalConversions } from '@brine/core/wiring';
+import { blankCircuits, typicalConversions } from '@brine/core/wiring/typical';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 

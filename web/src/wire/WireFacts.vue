@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { endWords, isDirectCurrent, wireIds, type Circuit } from '@brine/core/wiring';
+import { endWords, wireIds, type Circuit } from '@brine/core/wiring/circuit';
+import { isDirectCurrent } from '@brine/core/wiring/report';
 import WireChip from './WireChip.vue';
 import type { Liveness } from './liveness.ts';
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue';
-import { endWords, gaugeAmps, type Circuit, type Wire } from '@brine/core/wiring';
+import { endWords, type Circuit, type Wire } from '@brine/core/wiring/circuit';
+import { gaugeAmps } from '@brine/core/wiring/findings';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import WireChip from './WireChip.vue';
 import { wireColours } from './wireColours.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { endWords, wireIds, type Wire } from '@brine/core/wiring';
+import { endWords, wireIds, type Wire } from '@brine/core/wiring/circuit';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';

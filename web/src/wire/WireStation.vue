@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { endWords, wireIds } from '@brine/core/wiring';
+import { endWords, wireIds } from '@brine/core/wiring/circuit';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useNarrow } from '../shared/ui/useNarrow.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { WiringFinding } from '@brine/core/wiring';
+import type { WiringFinding } from '@brine/core/wiring/findings';
 import FindingLine from '../shared/ui/FindingLine.vue';
 
 defineProps<{ findings: readonly WiringFinding[] }>();

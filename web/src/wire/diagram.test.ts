@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { convert, typicalConversions, wireIds, type Circuit } from '@brine/core/wiring';
+import { convert } from '@brine/core/wiring/conversion';
+import { typicalConversions } from '@brine/core/wiring/typical';
+import { wireIds, type Circuit } from '@brine/core/wiring/circuit';
 import { readFileSync } from 'node:fs';
 import { diagramOf } from './diagram.ts';
 import { directRoute, labelPlace, layOut } from './layOut.ts';

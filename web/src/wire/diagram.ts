@@ -6,7 +6,7 @@ import {
   type Circuit,
   type ContactPart,
   type Part,
-} from '@brine/core/wiring';
+} from '@brine/core/wiring/circuit';
 import { outputWords } from '../shared/circuit/outputWords.ts';
 
 /** A terminal on the edge of a box. */

@@ -1,14 +1,6 @@
-import {
-  currentPaths,
-  energisedParts,
-  isDirectCurrent,
-  isFed,
-  isSettled,
-  networkOf,
-  partAmps,
-  settle,
-  type Circuit,
-} from '@brine/core/wiring';
+import { currentPaths, isFed, isSettled, networkOf, partAmps, settle } from '@brine/core/wiring/solver';
+import { energisedParts, isDirectCurrent } from '@brine/core/wiring/report';
+import type { Circuit } from '@brine/core/wiring/circuit';
 
 /** What is live in a state: ends with their volts to earth, parts that work, amps by part. */
 export interface Liveness {

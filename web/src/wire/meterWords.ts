@@ -1,5 +1,6 @@
-import { parseNumber } from '@brine/core/quantities';
-import { endWords, OPEN_LINE, type Circuit, type MeterUnit, type Place } from '@brine/core/wiring';
+import { parseNumber } from '@brine/core/foundation/quantities';
+import { endWords, type Circuit } from '@brine/core/wiring/circuit';
+import { OPEN_LINE, type MeterUnit, type Place } from '@brine/core/wiring/readings';
 
 /** Where the leads go, in words: “Marl 4 cool com – L2”, “clamp on the heater”. */
 export function placeWords(circuit: Circuit, place: Place): string {

@@ -1,4 +1,4 @@
-import type { Part } from '@brine/core/wiring';
+import type { Part } from '@brine/core/wiring/circuit';
 
 /** A field of a part's form. */
 export interface PartField {

@@ -1,4 +1,4 @@
-import type { PowerLog } from '@brine/core/jobs';
+import type { PowerLog } from '@brine/core/record/job';
 import { localTime } from '../shared/display/localTime.ts';
 
 /** How the cabinet stands, for the head of the station: “locked out 10:42, live again 11:05”. */

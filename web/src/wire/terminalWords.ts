@@ -1,4 +1,4 @@
-import { endWords, type Circuit } from '@brine/core/wiring';
+import { endWords, type Circuit } from '@brine/core/wiring/circuit';
 
 /** Every terminal of a circuit with its words, supplies first. */
 export function endChoices(

@@ -1,5 +1,7 @@
 import { ref, shallowRef, watch, type Ref } from 'vue';
-import type { Circuit, Diagnosis, Reading } from '@brine/core/wiring';
+import type { Circuit } from '@brine/core/wiring/circuit';
+import type { Diagnosis } from '@brine/core/wiring/faults';
+import type { Reading } from '@brine/core/wiring/readings';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
 

@@ -3,18 +3,18 @@ import {
   Bench,
   DEAD,
   groundsOf,
-  judgeReading,
   meterUnitOf,
-  networkOf,
   placeKey,
   placeStands,
   tolerance,
-  type Circuit,
   type Ground,
   type MeterUnit,
   type Place,
-} from '@brine/core/wiring';
-import { forTheFinder } from '@brine/core/jobs';
+} from '@brine/core/wiring/readings';
+import { judgeReading } from '@brine/core/wiring/meter';
+import { networkOf } from '@brine/core/wiring/solver';
+import type { Circuit } from '@brine/core/wiring/circuit';
+import { forTheFinder } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
 import { placeWords } from './meterWords.ts';

@@ -1,5 +1,7 @@
 import { shallowRef, watch, type Ref } from 'vue';
-import type { Circuit, DoubtFact, Narrowed, Reading } from '@brine/core/wiring';
+import type { Circuit } from '@brine/core/wiring/circuit';
+import type { DoubtFact, Narrowed } from '@brine/core/wiring/unsure';
+import type { Reading } from '@brine/core/wiring/readings';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
 

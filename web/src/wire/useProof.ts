@@ -1,5 +1,6 @@
 import { shallowRef, watch, type Ref } from 'vue';
-import type { Circuit, Proof } from '@brine/core/wiring';
+import type { Circuit } from '@brine/core/wiring/circuit';
+import type { Proof } from '@brine/core/wiring/meter';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
 

@@ -1,12 +1,16 @@
-import { isFileProblem } from '@brine/core/files';
-import { gapSentence, logGaps, readLog, replay, simulate } from '@brine/core/simulation';
-import { causeDays, fanCauseDays } from '@brine/core/complaints';
-import { faultSpeed, runCondenser, tryFloat, tryLoop } from '@brine/core/condensing';
-import { predict } from '@brine/core/commissioning';
-import { judgeLog } from '@brine/core/logs';
-import { pairedOffset, tools } from '@brine/core/tools';
-import { advise, judge, tryVariant } from '@brine/core/tuning';
-import { diagnose, fit, narrow, proofOf } from '@brine/core/wiring';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { gapSentence, logGaps, readLog, replay, simulate } from '@brine/core/machines/simulation';
+import { causeDays, fanCauseDays } from '@brine/core/judgement/complaints';
+import { faultSpeed, tryFloat, tryLoop } from '@brine/core/judgement/condenserFans';
+import { runCondenser } from '@brine/core/machines/condenser';
+import { predict } from '@brine/core/judgement/commissioning';
+import { judgeLog } from '@brine/core/logs/against';
+import { pairedOffset, tools } from '@brine/core/judgement/tools';
+import { advise, judge, tryVariant } from '@brine/core/judgement/tuning';
+import { diagnose } from '@brine/core/wiring/faults';
+import { fit } from '@brine/core/judgement/fit';
+import { narrow } from '@brine/core/wiring/unsure';
+import { proofOf } from '@brine/core/wiring/meter';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
 import { readLogFile } from './readLogFile.ts';
 

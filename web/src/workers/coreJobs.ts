@@ -1,32 +1,25 @@
-import type { UnitDescription } from '@brine/core/advice';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import type { CondenserConfig, ControlConfig } from '@brine/core/control';
-import type {
-  CondenserRun,
-  CondenserRunResult,
-  FaultSpeed,
-  FloatTrial,
-  LoopTrial,
-} from '@brine/core/condensing';
-import type { CauseDay } from '@brine/core/complaints';
-import type { Predicted } from '@brine/core/commissioning';
-import type { Judged, Log, LogLayout, Tidied } from '@brine/core/logs';
-import type { FileProblem } from '@brine/core/files';
-import type { TemperatureUnit } from '@brine/core/quantities';
-import type { SettingValues } from '@brine/core/settings';
-import type { Replayed, Scenario, Simulated } from '@brine/core/simulation';
-import type {
-  Circuit,
-  Diagnosis,
-  DoubtFact,
-  Fit,
-  Narrowed,
-  Proof,
-  Reading,
-  UnitNeeds,
-} from '@brine/core/wiring';
-import type { PairedOffset, ToolId, ToolInput, ToolReport } from '@brine/core/tools';
-import type { JudgedFinding, Tuned, TuningRow, TuningTask } from '@brine/core/tuning';
+import type { UnitDescription } from '@brine/core/foundation/unit';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import type { CondenserConfig } from '@brine/core/machines/condenser';
+import type { ControlConfig } from '@brine/core/machines/box';
+import type { CondenserRun, CondenserRunResult } from '@brine/core/machines/condenser';
+import type { FaultSpeed, FloatTrial, LoopTrial } from '@brine/core/judgement/condenserFans';
+import type { CauseDay } from '@brine/core/judgement/complaints';
+import type { Predicted } from '@brine/core/judgement/commissioning';
+import type { Judged } from '@brine/core/logs/against';
+import type { Log, LogLayout, Tidied } from '@brine/core/logs/reading';
+import type { FileProblem } from '@brine/core/foundation/files';
+import type { TemperatureUnit } from '@brine/core/foundation/quantities';
+import type { SettingValues } from '@brine/core/foundation/settings';
+import type { Replayed, Scenario, Simulated } from '@brine/core/machines/simulation';
+import type { Circuit } from '@brine/core/wiring/circuit';
+import type { Diagnosis } from '@brine/core/wiring/faults';
+import type { DoubtFact, Narrowed } from '@brine/core/wiring/unsure';
+import type { Fit, UnitNeeds } from '@brine/core/judgement/fit';
+import type { Proof } from '@brine/core/wiring/meter';
+import type { Reading } from '@brine/core/wiring/readings';
+import type { PairedOffset, ToolId, ToolInput, ToolReport } from '@brine/core/judgement/tools';
+import type { JudgedFinding, Tuned, TuningRow, TuningTask } from '@brine/core/judgement/tuning';
 
 /** Heavy calls of the core, and what comes back. */
 export interface CoreJobs {

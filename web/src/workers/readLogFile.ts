@@ -1,5 +1,5 @@
-import { fileProblem, type FileProblem } from '@brine/core/files';
-import { layoutProblem, LogReader, type Log, type LogLayout, type Tidied } from '@brine/core/logs';
+import { fileProblem, type FileProblem } from '@brine/core/foundation/files';
+import { layoutProblem, LogReader, type Log, type LogLayout, type Tidied } from '@brine/core/logs/reading';
 
 /**
  * Reads a logger's file piece by piece, so that a year of minutes never stands in memory as text. Tells the share read; a sentence where it cannot be read.

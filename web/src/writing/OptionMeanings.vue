@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { settingOf } from '@brine/core/settings';
+import { settingOf } from '@brine/core/foundation/settings';
 import type { WritingRow } from './useWriting.ts';
 
 /** What each option of a row stands for: read from the words, to be said where they tell nothing. */

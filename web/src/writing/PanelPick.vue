@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { panelWords } from '@brine/core/panel';
-import { panelPatterns, type PanelAnswers } from '@brine/core/suggest';
+import { panelWords } from '@brine/core/controllers/panel';
+import { panelPatterns, type PanelAnswers } from '@brine/core/controllers/suggest';
 import type { LiveWriting } from './useWriting.ts';
 
 /** How the panel works: a pattern, and the answers it leaves open. */

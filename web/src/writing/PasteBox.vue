@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { columnRoles, type ColumnRole } from '@brine/core/suggest';
+import { columnRoles, type ColumnRole } from '@brine/core/controllers/suggest';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import type { LiveWriting } from './useWriting.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { PinnedDefinition } from '@brine/core/jobs';
+import type { PinnedDefinition } from '@brine/core/record/entries';
 import { call, messageOf } from '../shared/api/client.ts';
 import { useControllers } from '../shared/job/useControllers.ts';
 import AppButton from '../shared/ui/AppButton.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { dictionary, settingGroup, settingOf, type SettingId } from '@brine/core/settings';
+import { dictionary, settingGroup, settingOf, type SettingId } from '@brine/core/foundation/settings';
 import type { WritingRow } from './useWriting.ts';
 
 /** What a row means: the proposal and the runner-up first, then the whole dictionary by group. */

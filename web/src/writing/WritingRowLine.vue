@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { settingOf } from '@brine/core/settings';
-import type { Mend } from '@brine/core/suggest';
+import { settingOf } from '@brine/core/foundation/settings';
+import type { Mend } from '@brine/core/controllers/suggest';
 import OptionMeanings from './OptionMeanings.vue';
 import SettingSelect from './SettingSelect.vue';
 import type { LiveWriting, WritingRow } from './useWriting.ts';

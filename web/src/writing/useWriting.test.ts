@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { effectScope, nextTick } from 'vue';
-import { memoryStorage } from '../testing/memoryStorage.ts';
+import { memoryStorage } from '../../testing/memoryStorage.ts';
 import { idOf, useWriting, writingOf, type LiveWriting } from './useWriting.ts';
 
 const booklet = readFileSync(

@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { ControllerDefinition } from '@brine/core/controllers';
-import { machineOf, readController } from '@brine/core/panel';
-import type { SettingId } from '@brine/core/settings';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import { machineOf, readController } from '@brine/core/controllers/panel';
+import type { SettingId } from '@brine/core/foundation/settings';
 import {
   choicesOf,
   draftDefinition,
@@ -15,7 +15,7 @@ import {
   type DraftRow,
   type Mend,
   type PanelAnswers,
-} from '@brine/core/suggest';
+} from '@brine/core/controllers/suggest';
 import { call } from '../shared/api/client.ts';
 import { writtenHere } from '../shared/job/writtenHere.ts';
 

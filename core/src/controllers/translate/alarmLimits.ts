@@ -1,8 +1,8 @@
-import { isQuantity, printQuantity, quantity, type Quantity } from '../../quantities/index.ts';
-import type { SettingId, SettingValues } from '../../settings/index.ts';
-import type { ControllerDefinition } from '../definition.ts';
-import type { DisplayState } from '../display.ts';
-import { decodeNumber, encodeNumber } from '../numberCode.ts';
+import { isQuantity, printQuantity, quantity, type Quantity } from '../../foundation/quantities/index.ts';
+import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import type { ControllerDefinition } from '../definitions/index.ts';
+import type { DisplayState } from '../definitions/index.ts';
+import { decodeNumber, encodeNumber } from '../definitions/index.ts';
 import { changed, type Meaning } from './meaning.ts';
 import { distance, movedBy } from './placement.ts';
 import { canChoose, holdersOf, standingValue } from './target.ts';

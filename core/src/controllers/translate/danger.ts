@@ -1,4 +1,4 @@
-import type { SettingId } from '../../settings/index.ts';
+import type { SettingId } from '../../foundation/settings/index.ts';
 
 /** Losses that hurt a compressor or the goods, said first and loudest: rest, probe failure, alarms. */
 const dangerous: readonly RegExp[] = [

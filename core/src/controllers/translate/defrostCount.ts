@@ -6,9 +6,9 @@ import {
   valueIn,
   type DurationUnit,
   type Quantity,
-} from '../../quantities/index.ts';
-import type { SettingId, SettingValues } from '../../settings/index.ts';
-import type { ControllerDefinition } from '../definition.ts';
+} from '../../foundation/quantities/index.ts';
+import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import type { ControllerDefinition } from '../definitions/index.ts';
 import { changed, type Meaning } from './meaning.ts';
 import { canChoose, holdersOf, standingValue } from './target.ts';
 

@@ -6,7 +6,7 @@ import {
   printQuantity,
   sameQuantity,
   type Unit,
-} from '../../quantities/index.ts';
+} from '../../foundation/quantities/index.ts';
 import {
   dictionary,
   isQuiet,
@@ -16,7 +16,7 @@ import {
   type SettingId,
   type SettingValue,
   type SettingValues,
-} from '../../settings/index.ts';
+} from '../../foundation/settings/index.ts';
 import {
   isCombined,
   settingsOf,
@@ -27,10 +27,10 @@ import {
   type NumberEncoding,
   type Parameter,
   type SettingPart,
-} from '../definition.ts';
-import { meaningOfOption } from '../decode.ts';
-import { displayOf, isVisible, type DisplayState } from '../display.ts';
-import { encodeNumber, printScale, scaleOf } from '../numberCode.ts';
+} from '../definitions/index.ts';
+import { meaningOfOption } from '../definitions/index.ts';
+import { displayOf, isVisible, type DisplayState } from '../definitions/index.ts';
+import { encodeNumber, printScale, scaleOf } from '../definitions/index.ts';
 import { keepAlarmLimits, limitsInForce } from './alarmLimits.ts';
 import { keepDefrostCount } from './defrostCount.ts';
 import { untouched, type Meaning } from './meaning.ts';

@@ -1,4 +1,4 @@
-import type { SettingId, SettingValue, SettingValues } from '../../settings/index.ts';
+import type { SettingId, SettingValue, SettingValues } from '../../foundation/settings/index.ts';
 
 /**
  * The source's meaning on its way to a target: what is to be encoded, what was recomputed so that the unit behaves the same (with the

@@ -5,9 +5,9 @@ import {
   quantity,
   valueIn,
   type Quantity,
-} from '../../quantities/index.ts';
-import type { SettingId, SettingValue } from '../../settings/index.ts';
-import type { ControllerDefinition } from '../definition.ts';
+} from '../../foundation/quantities/index.ts';
+import type { SettingId, SettingValue } from '../../foundation/settings/index.ts';
+import type { ControllerDefinition } from '../definitions/index.ts';
 import { changed, type Change, type Meaning } from './meaning.ts';
 import { canChoose, holdersOf, standingValue } from './target.ts';
 

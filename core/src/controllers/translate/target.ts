@@ -1,7 +1,7 @@
-import { sameValue, type SettingId, type SettingValue } from '../../settings/index.ts';
-import { settingsOf, type ControllerDefinition, type Parameter } from '../definition.ts';
-import { meaningOfOption } from '../decode.ts';
-import { sameCodeValue } from '../display.ts';
+import { sameValue, type SettingId, type SettingValue } from '../../foundation/settings/index.ts';
+import { settingsOf, type ControllerDefinition, type Parameter } from '../definitions/index.ts';
+import { meaningOfOption } from '../definitions/index.ts';
+import { sameCodeValue } from '../definitions/index.ts';
 
 /** Parameters of a definition that speak of a setting. */
 export function holdersOf(target: ControllerDefinition, id: SettingId): readonly Parameter[] {

@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { families, family, sheetOf } from '../../testing/families.ts';
-import { baseValue, isQuantity } from '../../quantities/index.ts';
-import { switchingBand } from '../../advice/index.ts';
-import type { SettingId, SettingValues } from '../../settings/index.ts';
-import type { ControllerDefinition } from '../definition.ts';
-import { decode } from '../decode.ts';
-import { displayOf, isVisible } from '../display.ts';
-import { resolutionOf, scaleOf } from '../numberCode.ts';
+import { families, family, sheetOf } from '../../../testing/families.ts';
+import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
+import { switchingBand } from '../../judgement/checks/index.ts';
+import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import type { ControllerDefinition } from '../definitions/definition.ts';
+import { decode } from '../definitions/decode.ts';
+import { displayOf, isVisible } from '../definitions/display.ts';
+import { resolutionOf, scaleOf } from '../definitions/numberCode.ts';
 import { encode } from './encode.ts';
 import { translate } from './translate.ts';
 

@@ -1,6 +1,6 @@
-import type { ControllerDefinition } from '../definition.ts';
-import { decode, type UnplacedRow } from '../decode.ts';
-import type { SheetRow } from '../sheet.ts';
+import type { ControllerDefinition } from '../definitions/index.ts';
+import { decode, type UnplacedRow } from '../definitions/index.ts';
+import type { SheetRow } from '../definitions/index.ts';
 import { encode, type LostSetting, type TranslatedRow } from './encode.ts';
 
 /** One control's sheet in another's codes, what gets lost, and the rows that meant nothing. */

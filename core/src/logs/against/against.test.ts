@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { isFileProblem } from '../../files/index.ts';
-import type { SettingValues } from '../../settings/index.ts';
-import { generatedLog, type Recipe } from '../../testing/generatedLogs.ts';
-import { judgeLog, readWholeLog, type Judged } from '../index.ts';
+import { isFileProblem } from '../../foundation/files/index.ts';
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import { generatedLog, type Recipe } from '../../../testing/generatedLogs.ts';
+import { judgeLog, type Judged } from './against.ts';
+import { readWholeLog } from '../reading/index.ts';
 
 const settings: SettingValues = {
   'regulation.setpoint': { value: 2.5, unit: 'degC' },

@@ -1,8 +1,8 @@
-import type { TemperatureUnit } from '../../quantities/index.ts';
-import type { SettingValues } from '../../settings/index.ts';
-import { analyse } from '../analysis/analyse.ts';
-import { nothingKnown, type Analysis } from '../analysis/analysis.ts';
-import type { Log } from '../log.ts';
+import type { TemperatureUnit } from '../../foundation/quantities/index.ts';
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import { analyse } from '../analysis/index.ts';
+import { nothingKnown, type Analysis } from '../analysis/index.ts';
+import type { Log } from '../reading/index.ts';
 import { bandFindings, changeFindings, type Against } from './band.ts';
 import { defrostFindings } from './defrosting.ts';
 import type { LogFinding } from './finding.ts';

@@ -1,8 +1,8 @@
-import type { ControlConfig } from '../../control/index.ts';
-import { printFor, quantity, type TemperatureUnit } from '../../quantities/index.ts';
-import type { Analysis } from '../analysis/analysis.ts';
-import { clockWords } from '../clockWords.ts';
-import type { Log } from '../log.ts';
+import type { ControlConfig } from '../../machines/box/index.ts';
+import { printFor, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import { clockWords } from '../reading/index.ts';
+import type { Log } from '../reading/index.ts';
 import type { LogFinding } from './finding.ts';
 import { plannedBand } from './known.ts';
 import { jumpShare } from './supplyAir.ts';

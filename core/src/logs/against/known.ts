@@ -1,7 +1,7 @@
-import { bandOf, controlConfig, type ControlConfig } from '../../control/index.ts';
-import { baseValue, isQuantity } from '../../quantities/index.ts';
-import type { SettingId, SettingValues } from '../../settings/index.ts';
-import type { KnownSettings } from '../analysis/analysis.ts';
+import { bandOf, controlConfig, type ControlConfig } from '../../machines/box/index.ts';
+import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
+import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import type { KnownSettings } from '../analysis/index.ts';
 
 /** Settings as a control runs on them, or null where they do not even name a set point and a differential. */
 export function configOf(values: SettingValues): ControlConfig | null {

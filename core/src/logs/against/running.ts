@@ -1,4 +1,4 @@
-import { driftOf } from '../analysis/days.ts';
+import { driftOf } from '../analysis/index.ts';
 import type { Against } from './band.ts';
 import type { LogFinding } from './finding.ts';
 

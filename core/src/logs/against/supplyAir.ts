@@ -1,6 +1,6 @@
-import type { Analysis } from '../analysis/analysis.ts';
-import { median } from '../analysis/statistics.ts';
-import type { Log } from '../log.ts';
+import type { Analysis } from '../analysis/index.ts';
+import { median } from '../analysis/index.ts';
+import type { Log } from '../reading/index.ts';
 
 /** After a switch the supply air has settled within so many seconds; the room has not. */
 const SETTLED_S = 180;

@@ -1,4 +1,4 @@
-import type { Log } from '../log.ts';
+import type { Log } from '../reading/index.ts';
 import { nothingKnown, type Analysis, type KnownSettings } from './analysis.ts';
 import { changesOf } from './bandChanges.ts';
 import { confidenceOf } from './confidence.ts';

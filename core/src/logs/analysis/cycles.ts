@@ -1,4 +1,4 @@
-import type { Log } from '../log.ts';
+import type { Log } from '../reading/index.ts';
 import type { Grid } from './grid.ts';
 import { median, middleMean, quantile, spreadOf, straightLine } from './statistics.ts';
 import { stretchesOf, type Stretch } from './stretches.ts';

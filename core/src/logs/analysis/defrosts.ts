@@ -1,5 +1,5 @@
 import { middleMean, median, quantile } from './statistics.ts';
-import type { Log } from '../log.ts';
+import type { Log } from '../reading/index.ts';
 import type { Grid } from './grid.ts';
 import { stretchesOf, type Stretch } from './stretches.ts';
 

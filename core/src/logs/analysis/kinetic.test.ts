@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { referenceJson } from '../../testing/referenceTables.ts';
-import { meanKineticTemperature } from '../index.ts';
+import { referenceJson } from '../../../testing/referenceTables.ts';
+import { meanKineticTemperature } from './kinetic.ts';
 
 interface Case {
   readonly case: string;

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { isFileProblem } from '../../files/index.ts';
-import { generatedLog, type Recipe } from '../../testing/generatedLogs.ts';
-import { analyse, readWholeLog, type Analysis } from '../index.ts';
+import { isFileProblem } from '../../foundation/files/index.ts';
+import { generatedLog, type Recipe } from '../../../testing/generatedLogs.ts';
+import { analyse } from './analyse.ts';
+import { readWholeLog } from '../reading/index.ts';
+import type { Analysis } from './analysis.ts';
 
 const analysed = (csv: string): Analysis => {
   const read = readWholeLog(csv);

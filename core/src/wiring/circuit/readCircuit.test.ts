@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { isFileProblem } from '../../files/index.ts';
-import { freezer } from '../../testing/circuits.ts';
+import { isFileProblem } from '../../foundation/files/index.ts';
+import { freezer } from '../../../testing/circuits.ts';
 import { readCircuit } from './readCircuit.ts';
 import { wireIds } from './circuit.ts';
 

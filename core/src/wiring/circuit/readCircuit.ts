@@ -1,4 +1,4 @@
-import { fileProblem, readHeader, type FileProblem } from '../../files/index.ts';
+import { fileProblem, readHeader, type FileProblem } from '../../foundation/files/index.ts';
 import { partOfEnd, terminalsOf, type Circuit, type Part, type PartKind } from './circuit.ts';
 
 type Fields = Readonly<Record<string, unknown>>;

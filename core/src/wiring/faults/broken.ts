@@ -1,8 +1,8 @@
-import { wireIds, type Circuit } from '../circuit/circuit.ts';
-import { eliminationOf } from '../solve/elimination.ts';
-import type { Effect, Network } from '../solve/index.ts';
-import { CLOSED, OPEN } from '../solve/network.ts';
-import type { Tested } from '../readings/bench.ts';
+import { wireIds, type Circuit } from '../circuit/index.ts';
+import { eliminationOf } from '../solver/index.ts';
+import type { Effect, Network } from '../solver/index.ts';
+import { CLOSED, OPEN } from '../solver/index.ts';
+import type { Tested } from '../readings/index.ts';
 import type { Fault } from './fault.ts';
 
 /** Puts a fault into a sound network: the same network with an effect, or another one where a wire goes elsewhere. Null where the fault names nothing of this circuit. */

@@ -6,13 +6,13 @@ import {
   threePhaseFreezer,
   vehicleFridge,
   withPart,
-} from '../../testing/circuits.ts';
-import { family } from '../../testing/families.ts';
+} from '../../../testing/circuits.ts';
+import { family } from '../../../testing/families.ts';
 import type { Circuit } from '../circuit/circuit.ts';
-import { convert } from '../convert/convert.ts';
+import { convert } from '../conversion/convert.ts';
 import { judgeReading } from '../meter/judge.ts';
 import { proofOf, type Proof } from '../meter/proof.ts';
-import { networkOf } from '../solve/index.ts';
+import { networkOf } from '../solver/index.ts';
 import { breakNetwork } from './broken.ts';
 import { diagnose } from './diagnose.ts';
 import { faultKey, firstFaults, type Fault } from './fault.ts';
@@ -21,7 +21,7 @@ import { meterUnitOf, type Place, type Reading } from '../readings/place.ts';
 import { readReadings } from '../readings/readReadings.ts';
 import { tolerance } from '../readings/tolerance.ts';
 import { placesOf } from '../readings/places.ts';
-import { isFileProblem } from '../../files/index.ts';
+import { isFileProblem } from '../../foundation/files/index.ts';
 
 /** A meter on a broken circuit: what it shows, with an error of a third of the tolerance that changes from place to place. */
 function meterOn(circuit: Circuit, fault: Fault): (place: Place) => Reading {

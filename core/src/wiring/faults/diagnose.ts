@@ -1,12 +1,12 @@
-import type { Circuit } from '../circuit/circuit.ts';
-import { endsOf } from '../circuit/readCircuit.ts';
-import { networkOf, type Network } from '../solve/index.ts';
+import type { Circuit } from '../circuit/index.ts';
+import { endsOf } from '../circuit/index.ts';
+import { networkOf, type Network } from '../solver/index.ts';
 import { breakNetwork } from './broken.ts';
 import { faultWords, firstFaults, laterFaults, laterKinds, type Fault } from './fault.ts';
-import { Bench } from '../readings/bench.ts';
-import { meterUnitOf, type Reading } from '../readings/place.ts';
-import { misfitOf } from '../readings/tolerance.ts';
-import { nextReading, type NextReading, type Suspect } from '../readings/next.ts';
+import { Bench } from '../readings/index.ts';
+import { meterUnitOf, type Reading } from '../readings/index.ts';
+import { misfitOf } from '../readings/index.ts';
+import { nextReading, type NextReading, type Suspect } from '../readings/index.ts';
 
 /** A fault with how well it explains the readings. `misfit`: root mean square of the distances in tolerances. */
 export interface RankedFault {

@@ -1,5 +1,5 @@
-import { nameOf, wireIds, type Circuit } from '../circuit/circuit.ts';
-import { endWords } from '../circuit/endWords.ts';
+import { nameOf, wireIds, type Circuit } from '../circuit/index.ts';
+import { endWords } from '../circuit/index.ts';
 
 /** One thing broken, in the words of the readings format. `pair` stands only where no single fault fits. */
 export type Fault =

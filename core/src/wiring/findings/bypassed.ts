@@ -1,7 +1,7 @@
-import { nameOf, type Circuit, type LoadPart } from '../circuit/circuit.ts';
-import { isEnergised } from '../report/report.ts';
-import { isSettled, networkOf, settle, type Network, type Settled } from '../solve/index.ts';
-import { statesOf } from '../solve/states.ts';
+import { nameOf, type Circuit, type LoadPart } from '../circuit/index.ts';
+import { isEnergised } from '../report/index.ts';
+import { isSettled, networkOf, settle, type Network, type Settled } from '../solver/index.ts';
+import { statesOf } from '../solver/index.ts';
 import { finding, type WiringFinding } from './finding.ts';
 
 /** Safety switches by id whose opening takes a load out, in some state in which it works: found by opening them one by one. */

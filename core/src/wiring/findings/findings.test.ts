@@ -14,7 +14,7 @@ import {
   withoutWire,
   withPart,
   withWires,
-} from '../../testing/circuits.ts';
+} from '../../../testing/circuits.ts';
 import type { Circuit } from '../circuit/circuit.ts';
 import { wiringSeverities, type WiringCode } from './finding.ts';
 import { findingsOf } from './findings.ts';

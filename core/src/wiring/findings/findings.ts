@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 import {
   isSettled,
   metalPaths,
@@ -7,7 +7,7 @@ import {
   isFed,
   type Network,
   type Settled,
-} from '../solve/index.ts';
+} from '../solver/index.ts';
 import {
   commonNotFed,
   contactOverload,

@@ -1,6 +1,6 @@
-import { contactEnds, nameOf, type LoadPart } from '../circuit/circuit.ts';
-import { isEnergised } from '../report/report.ts';
-import { groupsOf, isFed, type Groups, type Network, type Placed, type Settled } from '../solve/index.ts';
+import { contactEnds, nameOf, type LoadPart } from '../circuit/index.ts';
+import { isEnergised } from '../report/index.ts';
+import { groupsOf, isFed, type Groups, type Network, type Placed, type Settled } from '../solver/index.ts';
 import { finding, type WiringFinding } from './finding.ts';
 
 /** A settled state with its metal paths. */

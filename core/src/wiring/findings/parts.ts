@@ -8,10 +8,10 @@ import {
   isSettled,
   type Settled,
   type Groups,
-} from '../solve/index.ts';
-import { motorRoles } from '../circuit/roles.ts';
-import { isEnergised } from '../report/report.ts';
-import { contactEnds, nameOf, type Part } from '../circuit/circuit.ts';
+} from '../solver/index.ts';
+import { motorRoles } from '../circuit/index.ts';
+import { isEnergised } from '../report/index.ts';
+import { contactEnds, nameOf, type Part } from '../circuit/index.ts';
 import { amps, figure, finding, volts, type WiringFinding } from './finding.ts';
 
 const OVER = 1.1;

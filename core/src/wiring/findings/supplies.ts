@@ -1,4 +1,4 @@
-import { branchAmps, openVolts, SUPPLY_OHMS, type Settled } from '../solve/index.ts';
+import { branchAmps, openVolts, SUPPLY_OHMS, type Settled } from '../solver/index.ts';
 import { amps, figure, finding, volts, type WiringFinding } from './finding.ts';
 
 /** Share of the largest voltage between two supplies by which a supply's node may move before it is a short circuit. */

@@ -1,5 +1,5 @@
-import { wireIds } from '../circuit/circuit.ts';
-import type { Network } from '../solve/index.ts';
+import { wireIds } from '../circuit/index.ts';
+import type { Network } from '../solver/index.ts';
 import { finding, type WiringFinding } from './finding.ts';
 import { gaugeAmps } from './gauge.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { reachIn, typical, withPart } from '../../testing/circuits.ts';
-import { family } from '../../testing/families.ts';
-import { convert } from '../convert/convert.ts';
+import { reachIn, typical, withPart } from '../../../testing/circuits.ts';
+import { family } from '../../../testing/families.ts';
+import { convert } from '../conversion/convert.ts';
 import { kitList, type SiteMeasures } from './kit.ts';
 
 const kit = (conversion: string, control: string, measures: SiteMeasures = {}) =>

@@ -1,6 +1,6 @@
-import type { ControllerDefinition } from '../../controllers/index.ts';
-import type { Circuit } from '../circuit/circuit.ts';
-import type { ConversionPlan } from '../convert/convert.ts';
+import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
+import type { Circuit } from '../circuit/index.ts';
+import type { ConversionPlan } from '../conversion/index.ts';
 
 /** What is known of the place before the visit; everything may be left open. */
 export interface SiteMeasures {

@@ -1,4 +1,4 @@
-import { DEAD, type Place } from '../readings/place.ts';
+import { DEAD, type Place } from '../readings/index.ts';
 
 /** What readings are to be chosen from; every list runs over the places, faults by number. */
 export interface CoverTask {

@@ -1,6 +1,6 @@
-import { isWholeWinding, type Ground } from '../readings/ground.ts';
-import type { MeterUnit } from '../readings/place.ts';
-import { misfitOf } from '../readings/tolerance.ts';
+import { isWholeWinding, type Ground } from '../readings/index.ts';
+import type { MeterUnit } from '../readings/index.ts';
+import { misfitOf } from '../readings/index.ts';
 
 /** How a reading is judged against its row; a winding only as whole or not. */
 export function judgeReading(

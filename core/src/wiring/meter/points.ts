@@ -1,6 +1,6 @@
-import { contactEnds, terminalsOf, type Circuit } from '../circuit/circuit.ts';
-import { isFed, isSettled, metalPaths, networkOf, settle, type Network } from '../solve/index.ts';
-import { type Place } from '../readings/place.ts';
+import { contactEnds, terminalsOf, type Circuit } from '../circuit/index.ts';
+import { isFed, isSettled, metalPaths, networkOf, settle, type Network } from '../solver/index.ts';
+import type { Place } from '../readings/index.ts';
 
 /** The conductor that readings are taken against: what the first control's second terminal hangs on, else the neutral, else the last line. */
 export function referenceOf(network: Network): string {

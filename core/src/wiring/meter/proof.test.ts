@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { freezer, splitPhase, vehicleFridge } from '../../testing/circuits.ts';
+import { freezer, splitPhase, vehicleFridge } from '../../../testing/circuits.ts';
 import { breakNetwork } from '../faults/broken.ts';
 import { firstFaults } from '../faults/fault.ts';
 import { Bench } from '../readings/bench.ts';
 import { DEAD } from '../readings/place.ts';
-import { networkOf } from '../solve/index.ts';
+import { networkOf } from '../solver/index.ts';
 import { judgeReading } from './judge.ts';
 import { proofOf } from './proof.ts';
 

@@ -1,13 +1,13 @@
 import { cover } from './cover.ts';
-import { partOfEnd, wireIds, type Circuit } from '../circuit/circuit.ts';
-import { Bench } from '../readings/bench.ts';
-import { DEAD, meterUnitOf, placeKey, type MeterUnit, type Place } from '../readings/place.ts';
-import { misfitOf, tolerance } from '../readings/tolerance.ts';
-import { breakNetwork } from '../faults/broken.ts';
-import { firstFaults, laterFaults, type Fault } from '../faults/fault.ts';
-import { placesOf } from '../readings/places.ts';
-import { groundsOf, isWholeWinding, type Ground } from '../readings/ground.ts';
-import { networkOf, type Network } from '../solve/index.ts';
+import { partOfEnd, wireIds, type Circuit } from '../circuit/index.ts';
+import { Bench } from '../readings/index.ts';
+import { DEAD, meterUnitOf, placeKey, type MeterUnit, type Place } from '../readings/index.ts';
+import { misfitOf, tolerance } from '../readings/index.ts';
+import { breakNetwork } from '../faults/index.ts';
+import { firstFaults, laterFaults, type Fault } from '../faults/index.ts';
+import { placesOf } from '../readings/index.ts';
+import { groundsOf, isWholeWinding, type Ground } from '../readings/index.ts';
+import { networkOf, type Network } from '../solver/index.ts';
 
 /** One reading of the proof: where, what it must show, how far off is still right, and how many faults it would catch. */
 export interface MeterRow {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { seeded } from '../../testing/seeded.ts';
+import { seeded } from '../../../testing/seeded.ts';
 import {
   freezer,
   splitPhase,
@@ -7,7 +7,7 @@ import {
   typical,
   typicalIds,
   vehicleFridge,
-} from '../../testing/circuits.ts';
+} from '../../../testing/circuits.ts';
 import { endsOf } from '../circuit/readCircuit.ts';
 import type { Circuit } from '../circuit/circuit.ts';
 import { wireReport } from './wireReport.ts';

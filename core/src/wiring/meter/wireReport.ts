@@ -1,9 +1,9 @@
-import type { Circuit } from '../circuit/circuit.ts';
-import { Bench } from '../readings/bench.ts';
-import { wiringFindings } from '../findings/findings.ts';
-import type { WiringFinding } from '../findings/finding.ts';
-import { reportState, type StateReport } from '../report/report.ts';
-import { isSettled, networkOf, statesOf, type Unsettled } from '../solve/index.ts';
+import type { Circuit } from '../circuit/index.ts';
+import { Bench } from '../readings/index.ts';
+import { wiringFindings } from '../findings/index.ts';
+import type { WiringFinding } from '../findings/index.ts';
+import { reportState, type StateReport } from '../report/index.ts';
+import { isSettled, networkOf, statesOf, type Unsettled } from '../solver/index.ts';
 import { meterPoints } from './points.ts';
 
 /** Everything `brine wire` prints. */

@@ -10,7 +10,7 @@ import {
   type Network,
   type Settled,
   type Unsettled,
-} from '../solve/index.ts';
+} from '../solver/index.ts';
 import { DEAD, type Place } from './place.ts';
 
 /** A circuit on the bench: a network, sound or with a fault in it. */

@@ -1,5 +1,5 @@
-import { motorRoles } from '../circuit/roles.ts';
-import { deadState, isSettled, ohmsBetween, type Effect, type Network } from '../solve/index.ts';
+import { motorRoles } from '../circuit/index.ts';
+import { deadState, isSettled, ohmsBetween, type Effect, type Network } from '../solver/index.ts';
 import { DEAD, type Place } from './place.ts';
 import { misfitOf, OPEN_LINE } from './tolerance.ts';
 

@@ -1,5 +1,5 @@
-import type { Quantity } from '../../quantities/index.ts';
-import type { Network } from '../solve/index.ts';
+import type { Quantity } from '../../foundation/quantities/index.ts';
+import type { Network } from '../solver/index.ts';
 import type { Bench } from './bench.ts';
 import { groundsOf } from './ground.ts';
 import { DEAD, meterUnitOf, placeKey, type MeterUnit, type Place } from './place.ts';

@@ -1,4 +1,4 @@
-import type { Quantity } from '../../quantities/index.ts';
+import type { Quantity } from '../../foundation/quantities/index.ts';
 
 /** The state in which supplies are off and nothing is driven. */
 export const DEAD = 'dead';

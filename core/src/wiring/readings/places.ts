@@ -1,5 +1,5 @@
-import { terminalsOf, wireIds, type Circuit } from '../circuit/circuit.ts';
-import type { Network } from '../solve/index.ts';
+import { terminalsOf, wireIds, type Circuit } from '../circuit/index.ts';
+import type { Network } from '../solver/index.ts';
 import { DEAD, placeKey, type Place } from './place.ts';
 
 /** Every place worth a probe: across each part, each wire dead, each terminal against each supply, the clamp on each consumer. */

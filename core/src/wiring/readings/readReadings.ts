@@ -1,7 +1,7 @@
-import { isQuantity } from '../../quantities/index.ts';
-import { fileProblem, readHeader, type FileProblem } from '../../files/index.ts';
-import type { Circuit } from '../circuit/circuit.ts';
-import { endsOf } from '../circuit/readCircuit.ts';
+import { isQuantity } from '../../foundation/quantities/index.ts';
+import { fileProblem, readHeader, type FileProblem } from '../../foundation/files/index.ts';
+import type { Circuit } from '../circuit/index.ts';
+import { endsOf } from '../circuit/index.ts';
 import { DEAD, meterUnitOf, type Place, type Reading } from './place.ts';
 
 export const READINGS_FORMAT = 'brine-dial/readings@1';

@@ -1,5 +1,5 @@
-import type { Circuit } from '../circuit/circuit.ts';
-import { currentPaths, isFed, LOAD_ON, partAmps, partVolts, type Settled } from '../solve/index.ts';
+import type { Circuit } from '../circuit/index.ts';
+import { currentPaths, isFed, LOAD_ON, partAmps, partVolts, type Settled } from '../solver/index.ts';
 
 /** Potential of a node: magnitude and phase for AC, signed volts and 0° for DC; null for a node with no path at all. */
 export interface NodeReport {

@@ -1,4 +1,4 @@
-import { CIRCUIT_FORMAT, type Circuit, type SupplyLine } from '../circuit/circuit.ts';
+import { CIRCUIT_FORMAT, type Circuit, type SupplyLine } from '../circuit/index.ts';
 
 /** A cabinet nobody has traced yet: its supply alone. */
 export interface BlankCircuit {

@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 
 /** Cold control bridged, the new control in the compressor feed: the circuit before. */
 export const coldControlBridged: Circuit = {

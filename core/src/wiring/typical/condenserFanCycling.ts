@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 
 /** Fan cycling on a 208 to 240 V condenser, by liquid temperature: the circuit before. */
 export const condenserFanCycling: Circuit = {

@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 
 /** Defrost timer and thermostat to one control: the circuit before. */
 export const timerAndThermostat: Circuit = {

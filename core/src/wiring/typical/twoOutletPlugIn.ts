@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 
 /** Two plug-in thermostats to one two-outlet control: the circuit before. */
 export const twoOutletPlugIn: Circuit = {

@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 
 /** Two-wire thermostat to an electronic control with its own supply: the circuit before. */
 export const twoWireThermostat: Circuit = {

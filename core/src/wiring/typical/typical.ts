@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 import { twoWireThermostat } from './twoWireThermostat.ts';
 import { coldControlBridged } from './coldControlBridged.ts';
 import { vehicleFridge } from './vehicleFridge.ts';

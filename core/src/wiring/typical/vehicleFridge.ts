@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit/circuit.ts';
+import type { Circuit } from '../circuit/index.ts';
 
 /** Vehicle fridge: the two thermostat wires carry the probe: the circuit before. */
 export const vehicleFridge: Circuit = {

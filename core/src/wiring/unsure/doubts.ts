@@ -1,5 +1,5 @@
-import { endWords } from '../circuit/endWords.ts';
-import { contactEnds, wireIds, type Circuit, type ContactPart } from '../circuit/circuit.ts';
+import { endWords } from '../circuit/index.ts';
+import { contactEnds, wireIds, type Circuit, type ContactPart } from '../circuit/index.ts';
 
 /** What nobody knows yet about a circuit as found. Each has a few ways it may be. */
 export type DoubtFact =

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { circuit, contact, control, fuse, load, single, withWires } from '../../testing/circuits.ts';
+import { circuit, contact, control, fuse, load, single, withWires } from '../../../testing/circuits.ts';
 import { Bench } from '../readings/bench.ts';
 import { meterUnitOf, type Place, type Reading } from '../readings/place.ts';
-import { networkOf } from '../solve/index.ts';
+import { networkOf } from '../solver/index.ts';
 import type { Circuit } from '../circuit/circuit.ts';
 import { settleDoubt, usualDoubts, type DoubtFact } from './doubts.ts';
 import { MOST_POSSIBILITIES, narrow, possibilities } from './possible.ts';

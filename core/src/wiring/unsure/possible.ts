@@ -1,11 +1,11 @@
-import type { Circuit } from '../circuit/circuit.ts';
-import { Bench } from '../readings/bench.ts';
-import { meterUnitOf, type Reading } from '../readings/place.ts';
-import { groundsOf } from '../readings/ground.ts';
-import { judgeReading } from '../meter/judge.ts';
-import { nextReading, type NextReading } from '../readings/next.ts';
-import { placesOf } from '../readings/places.ts';
-import { networkOf } from '../solve/index.ts';
+import type { Circuit } from '../circuit/index.ts';
+import { Bench } from '../readings/index.ts';
+import { meterUnitOf, type Reading } from '../readings/index.ts';
+import { groundsOf } from '../readings/index.ts';
+import { judgeReading } from '../meter/index.ts';
+import { nextReading, type NextReading } from '../readings/index.ts';
+import { placesOf } from '../readings/index.ts';
+import { networkOf } from '../solver/index.ts';
 import { doubtOptions, settleDoubt, type DoubtFact } from './doubts.ts';
 
 /** A circuit that may be, and how each doubt turned out for it. */

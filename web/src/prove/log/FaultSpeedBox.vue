@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { shallowRef, watch, computed } from 'vue';
-import { triedWords, type FaultSpeed } from '@brine/core/condensing';
-import type { Log } from '@brine/core/logs';
-import { isQuantity, quantity } from '@brine/core/quantities';
+import { triedWords, type FaultSpeed } from '@brine/core/judgement/condenserFans';
+import type { Log } from '@brine/core/logs/reading';
+import { isQuantity, quantity } from '@brine/core/foundation/quantities';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';

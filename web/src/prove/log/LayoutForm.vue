@@ -10,7 +10,7 @@ import {
   type ColumnRole,
   type GuessedLayout,
   type LogLayout,
-} from '@brine/core/logs';
+} from '@brine/core/logs/reading';
 import AppButton from '../../shared/ui/AppButton.vue';
 
 /** How the file is laid out: guessed, shown with its first rows, mended by hand. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { clockWords, type Log } from '@brine/core/logs';
-import { unitScenario } from '@brine/core/tuning';
+import { clockWords, type Log } from '@brine/core/logs/reading';
+import { unitScenario } from '@brine/core/judgement/tuning';
 import { useJob } from '../../shared/job/useJob.ts';
-import DayStrip from '../../forecast/DayStrip.vue';
-import { useRun } from '../../forecast/useRun.ts';
+import DayStrip from '../../shared/strip/DayStrip.vue';
+import { useRun } from '../../shared/strip/useRun.ts';
 import { daysOf, measuredDay } from './measuredDay.ts';
 
 /** The measured day over the simulated one. */

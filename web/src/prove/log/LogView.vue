@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { LogLayout } from '@brine/core/logs';
+import type { LogLayout } from '@brine/core/logs/reading';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue';
-import { switchingBand } from '@brine/core/advice';
+import { switchingBand } from '@brine/core/judgement/checks';
 import {
   offsetIsEnough,
   onThePlate,
@@ -9,7 +9,7 @@ import {
   typedCelsius,
   typedKelvin,
   type PairedOffset,
-} from '@brine/core/tools';
+} from '@brine/core/judgement/tools';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';

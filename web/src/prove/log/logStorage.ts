@@ -1,5 +1,5 @@
 import { openDB, type DBSchema } from 'idb';
-import type { LogLayout } from '@brine/core/logs';
+import type { LogLayout } from '@brine/core/logs/reading';
 
 /** A logger's file on this device, until the server has it. */
 export interface WaitingLog {

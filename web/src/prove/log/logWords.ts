@@ -1,5 +1,5 @@
-import type { Analysis } from '@brine/core/logs';
-import { printFor, printNumber, quantity, type TemperatureUnit } from '@brine/core/quantities';
+import type { Analysis } from '@brine/core/logs/analysis';
+import { printFor, printNumber, quantity, type TemperatureUnit } from '@brine/core/foundation/quantities';
 
 /** A figure of a log as a line: what, how much, how sure. */
 export interface FigureLine {

@@ -1,5 +1,5 @@
-import type { Log } from '@brine/core/logs';
-import type { Sample, Simulated } from '@brine/core/simulation';
+import type { Log } from '@brine/core/logs/reading';
+import type { Sample, Simulated } from '@brine/core/machines/simulation';
 
 /** Rows further apart than this are a gap in the drawing, s. */
 const GAP = 1800;

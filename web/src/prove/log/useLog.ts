@@ -3,11 +3,11 @@ import {
   clockIso,
   guessLayout,
   type GuessedLayout,
-  type Judged,
   type Log,
   type LogLayout,
   type Tidied,
-} from '@brine/core/logs';
+} from '@brine/core/logs/reading';
+import type { Judged } from '@brine/core/logs/against';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import type { OpenJob } from '../../shared/job/useJob.ts';
 import { newId } from '../../shared/outbox/identity.ts';

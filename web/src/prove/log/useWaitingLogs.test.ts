@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { effectScope } from 'vue';
-import type { LogLayout } from '@brine/core/logs';
+import type { LogLayout } from '@brine/core/logs/reading';
 import type { LogStorage, WaitingLog } from './logStorage.ts';
 import { useWaitingLogs } from './useWaitingLogs.ts';
 

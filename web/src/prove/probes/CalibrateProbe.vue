@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { icePointSteps } from '@brine/core/calibration';
-import { parseNumber, printNumber, quantity } from '@brine/core/quantities';
+import { icePointSteps } from '@brine/core/judgement/calibration';
+import { parseNumber, printNumber, quantity } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { inMonths } from '../../shared/display/dates.ts';
 import { localDate } from '../../shared/display/localTime.ts';

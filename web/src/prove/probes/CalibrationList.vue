@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { printNumber, quantity } from '@brine/core/quantities';
+import { printNumber, quantity } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 

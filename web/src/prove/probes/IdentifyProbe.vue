@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { identify, leadOhms, menuSensors, otherSensors, readTable, type Sensor } from '@brine/core/probes';
-import { isFileProblem } from '@brine/core/files';
-import { parseNumber, printNumber, quantity, valueIn } from '@brine/core/quantities';
+import {
+  identify,
+  leadOhms,
+  menuSensors,
+  otherSensors,
+  readTable,
+  type Sensor,
+} from '@brine/core/foundation/probes';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { parseNumber, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 import { useJob } from '../../shared/job/useJob.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { placements, type ProbeUse } from '@brine/core/probes';
+import { placements, type ProbeUse } from '@brine/core/foundation/probes';
 
 const use = ref<ProbeUse>('returnAir');
 const chosen = computed(() => placements.find((p) => p.use === use.value)!);

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { checkTag, type TagField } from '@brine/core/calibration';
-import { parseNumber } from '@brine/core/quantities';
-import { settingsOf } from '@brine/core/controllers';
+import { checkTag, type TagField } from '@brine/core/judgement/calibration';
+import { parseNumber } from '@brine/core/foundation/quantities';
+import { settingsOf } from '@brine/core/controllers/definitions';
 import { inMonths } from '../../shared/display/dates.ts';
 import { localDate } from '../../shared/display/localTime.ts';
 import { useJob } from '../../shared/job/useJob.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { explainReading, menuSensors, sensorOf, shownFor, ohmsAt } from '@brine/core/probes';
-import { quantity, valueIn } from '@brine/core/quantities';
+import { explainReading, menuSensors, sensorOf, shownFor, ohmsAt } from '@brine/core/foundation/probes';
+import { quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 

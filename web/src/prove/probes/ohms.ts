@@ -1,4 +1,4 @@
-import { parseNumber, printNumber } from '@brine/core/quantities';
+import { parseNumber, printNumber } from '@brine/core/foundation/quantities';
 
 /** Ohms as typed: `9.0k`, `9000`, `1.2 M`, `102.6 Ω`; null where it is none. */
 export function readOhms(text: string): number | null {

@@ -5,9 +5,9 @@ import {
   offsetParameters,
   proposeOffset,
   shownBeforeAndAfter,
-} from '@brine/core/calibration';
-import { resolutionOf, scaleOf } from '@brine/core/controllers';
-import { parseNumber, quantity, valueIn } from '@brine/core/quantities';
+} from '@brine/core/judgement/calibration';
+import { resolutionOf, scaleOf } from '@brine/core/controllers/definitions';
+import { parseNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 import type { OpenJob } from '../../shared/job/useJob.ts';

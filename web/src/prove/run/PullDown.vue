@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { pullDownState, type Predicted } from '@brine/core/commissioning';
-import { bandOf, controlConfig } from '@brine/core/control';
+import { pullDownState, type Predicted } from '@brine/core/judgement/commissioning';
+import { bandOf, controlConfig } from '@brine/core/machines/box';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 import { localTime } from '../../shared/display/localTime.ts';
 import { useJob } from '../../shared/job/useJob.ts';
-import { quantity, valueIn } from '@brine/core/quantities';
+import { quantity, valueIn } from '@brine/core/foundation/quantities';
 import AppButton from '../../shared/ui/AppButton.vue';
 import PullDownChart from './PullDownChart.vue';
 import { useNow } from './useNow.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { area, line, scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
-import type { Predicted, PullDownPoint, PullDownReading } from '@brine/core/commissioning';
-import { quantity, unitSymbol, valueIn } from '@brine/core/quantities';
+import type { Predicted, PullDownPoint, PullDownReading } from '@brine/core/judgement/commissioning';
+import { quantity, unitSymbol, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useWidth } from '../../shared/ui/useWidth.ts';
 

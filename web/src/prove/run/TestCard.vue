@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { judgeValue } from '@brine/core/commissioning';
-import { followUpOfSkipped, type RunTest } from '@brine/core/jobs';
+import { judgeValue } from '@brine/core/judgement/commissioning';
+import { followUpOfSkipped, type RunTest } from '@brine/core/record/job';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { newId } from '../../shared/outbox/identity.ts';

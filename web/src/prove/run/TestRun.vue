@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { groupNames } from '@brine/core/commissioning';
-import { byGroup, provingOf } from '@brine/core/jobs';
+import { groupNames } from '@brine/core/judgement/commissioning';
+import { byGroup, provingOf } from '@brine/core/record/job';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';

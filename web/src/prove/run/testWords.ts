@@ -1,5 +1,11 @@
-import type { Measure } from '@brine/core/commissioning';
-import { parseNumber, printFor, printNumber, quantity, type TemperatureUnit } from '@brine/core/quantities';
+import type { Measure } from '@brine/core/judgement/commissioning';
+import {
+  parseNumber,
+  printFor,
+  printNumber,
+  quantity,
+  type TemperatureUnit,
+} from '@brine/core/foundation/quantities';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 
 /** A value of a test for its reader. */

@@ -1,5 +1,5 @@
 import { shallowRef, watch } from 'vue';
-import type { Predicted } from '@brine/core/commissioning';
+import type { Predicted } from '@brine/core/judgement/commissioning';
 import type { OpenJob } from '../../shared/job/useJob.ts';
 import { core } from '../../workers/corePool.ts';
 import { latestRun } from '../../workers/latestRun.ts';

@@ -1,6 +1,6 @@
-import type { GoalId } from '@brine/core/tuning';
-import type { Sides } from '@brine/core/advice';
-import type { AcceptedEntry, PinnedDefinition } from '@brine/core/jobs';
+import type { GoalId } from '@brine/core/judgement/tuning';
+import type { Sides } from '@brine/core/foundation/unit';
+import type { AcceptedEntry, PinnedDefinition } from '@brine/core/record/entries';
 
 /** Shapes of the API, as the server's services define them. */
 export type Role = 'viewer' | 'technician' | 'lead';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Machine } from '@brine/core/panel';
-import { drillsOf } from '@brine/core/practice';
+import type { Machine } from '@brine/core/controllers/panel';
+import { drillsOf } from '@brine/core/practice/drills';
 import AppButton from '../ui/AppButton.vue';
 import DrillGoal from './DrillGoal.vue';
 import DrillMark from './DrillMark.vue';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { displayOf, parameterOf } from '@brine/core/controllers';
-import { printShown } from '@brine/core/handover';
-import { deedName, type Machine } from '@brine/core/panel';
-import type { Drill } from '@brine/core/practice';
+import { displayOf, parameterOf } from '@brine/core/controllers/definitions';
+import { printShown } from '@brine/core/record/handover';
+import { deedName, type Machine } from '@brine/core/controllers/panel';
+import type { Drill } from '@brine/core/practice/drills';
 
 /** What a drill asks for: values by code, or deeds in their order. */
 const props = defineProps<{ machine: Machine; drill: Drill; done: readonly string[] }>();

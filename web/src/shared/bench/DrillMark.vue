@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Mark } from '@brine/core/practice';
+import type { Mark } from '@brine/core/practice/drills';
 import type { LiveDrill } from './useDrill.ts';
 
 /** The mark of a drill: what is right, what stands otherwise, how many strokes it took. */

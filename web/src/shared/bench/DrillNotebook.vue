@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { Notebook } from '@brine/core/practice';
+import type { Notebook } from '@brine/core/practice/drills';
 import AppButton from '../ui/AppButton.vue';
 
 /** Where alarm codes are written down before they are cleared. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted } from 'vue';
-import type { Machine } from '@brine/core/panel';
+import type { Machine } from '@brine/core/controllers/panel';
 import { isTyping } from '../keys/keyRegistry.ts';
 import type { LivePanel } from './useLivePanel.ts';
 

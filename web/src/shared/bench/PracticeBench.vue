@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { deedWords, type Machine } from '@brine/core/panel';
-import { unitBehind } from '@brine/core/practice';
+import { deedWords, type Machine } from '@brine/core/controllers/panel';
+import { unitBehind } from '@brine/core/practice/drills';
 import { newId } from '../outbox/identity.ts';
 import CautionNote from '../ui/CautionNote.vue';
 import FormProblem from '../ui/FormProblem.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { practiceKinds, type PracticeKind } from '@brine/core/practice';
+import { practiceKinds, type PracticeKind } from '@brine/core/practice/drills';
 import type { ProgressLine } from '../api/types.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { drillWords } from './drillWords.ts';

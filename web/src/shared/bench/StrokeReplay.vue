@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { strokeSentence, type Machine } from '@brine/core/panel';
-import type { Drill } from '@brine/core/practice';
+import { strokeSentence, type Machine } from '@brine/core/controllers/panel';
+import type { Drill } from '@brine/core/practice/drills';
 import AppButton from '../ui/AppButton.vue';
 import type { LivePanel } from './useLivePanel.ts';
 import { useReplay } from './useReplay.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onScopeDispose, ref, shallowRef } from 'vue';
-import type { Machine } from '@brine/core/panel';
-import { whyWarmDrill, type WarmCause, type WhyWarm } from '@brine/core/practice';
-import { printFor, quantity } from '@brine/core/quantities';
+import type { Machine } from '@brine/core/controllers/panel';
+import { whyWarmDrill, type WarmCause, type WhyWarm } from '@brine/core/practice/drills';
+import { printFor, quantity } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../display/displayStore.ts';
 import AppButton from '../ui/AppButton.vue';
 import { drillWords } from './drillWords.ts';

@@ -1,4 +1,4 @@
-import type { PracticeKind } from '@brine/core/practice';
+import type { PracticeKind } from '@brine/core/practice/drills';
 
 /** What each kind of drill is called, and what it asks. */
 export const drillWords: Readonly<Record<PracticeKind, { readonly name: string; readonly asks: string }>> = {

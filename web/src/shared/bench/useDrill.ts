@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
-import { CannotPlan, strokeSentence, type Machine } from '@brine/core/panel';
+import { CannotPlan, strokeSentence, type Machine } from '@brine/core/controllers/panel';
 import {
   afterClearing,
   bestWay,
@@ -12,7 +12,7 @@ import {
   type PracticeKind,
   type Mark,
   type Notebook,
-} from '@brine/core/practice';
+} from '@brine/core/practice/drills';
 import type { LivePanel } from './useLivePanel.ts';
 
 /** A finished drill, as it is kept. */

@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { effectScope, type EffectScope } from 'vue';
-import { machineOf } from '@brine/core/panel';
-import type { Drill } from '@brine/core/practice';
+import { machineOf } from '@brine/core/controllers/panel';
+import type { Drill } from '@brine/core/practice/drills';
 import { useLivePanel, type LivePanel } from './useLivePanel.ts';
 import { useReplay } from './useReplay.ts';
 

@@ -8,9 +8,9 @@ import {
   type Condition,
   type Machine,
   type PanelState,
-} from '@brine/core/panel';
-import type { CodeValues } from '@brine/core/controllers';
-import { unitBehind, type AtTheUnit, type UnitBehind } from '@brine/core/practice';
+} from '@brine/core/controllers/panel';
+import type { CodeValues } from '@brine/core/controllers/definitions';
+import { unitBehind, type AtTheUnit, type UnitBehind } from '@brine/core/practice/drills';
 import { usePanelKeys } from './usePanelKeys.ts';
 
 /** A stroke that was done, with the display after it. Waits stand in it too, so that a replay closes menus as they closed. */

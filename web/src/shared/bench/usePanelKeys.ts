@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, ref, type ShallowRef } from 'vue';
-import type { Act, Machine, PanelState } from '@brine/core/panel';
+import type { Act, Machine, PanelState } from '@brine/core/controllers/panel';
 
 const REPEAT_AFTER_MS = 700;
 const REPEAT_EVERY_MS = 130;

@@ -1,5 +1,5 @@
 import { beforeEach, expect, test } from '@jest/globals';
-import { memoryStorage } from '../../testing/memoryStorage.ts';
+import { memoryStorage } from '../../../testing/memoryStorage.ts';
 import { readWaiting, sendWaiting } from './useProgress.ts';
 
 const run = (id: string) => ({

@@ -1,5 +1,5 @@
 import { onScopeDispose, ref } from 'vue';
-import type { Drill } from '@brine/core/practice';
+import type { Drill } from '@brine/core/practice/drills';
 import type { DoneStroke, LivePanel } from './useLivePanel.ts';
 
 const STEP_MS = 550;

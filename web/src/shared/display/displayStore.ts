@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch, watchEffect } from 'vue';
-import { printFor, sentenceFor, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
-import { printValue, settingOf, type SettingId, type SettingValue } from '@brine/core/settings';
+import { printFor, type Quantity, type TemperatureUnit } from '@brine/core/foundation/quantities';
+import { sentenceFor } from '@brine/core/foundation/sentences';
+import { printValue, settingOf, type SettingId, type SettingValue } from '@brine/core/foundation/settings';
 import { useSession } from '../session/sessionStore.ts';
 
 const UNIT = 'brine-unit';

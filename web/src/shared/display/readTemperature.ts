@@ -4,7 +4,7 @@ import {
   type Parsed,
   type Quantity,
   type TemperatureUnit,
-} from '@brine/core/quantities';
+} from '@brine/core/foundation/quantities';
 
 /** A temperature as typed: with its unit, or a bare number in the degrees this reader sees. */
 export function readTemperature(text: string, shown: TemperatureUnit): Parsed<Quantity> {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { FactId } from '@brine/core/jobs';
-import { parseNumber, printFor, printNumber, quantity, valueIn } from '@brine/core/quantities';
+import type { FactId } from '@brine/core/record/entries';
+import { parseNumber, printFor, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../display/displayStore.ts';
 import { readTemperature } from '../display/readTemperature.ts';
 import { useDraft } from '../ui/useDraft.ts';

@@ -1,6 +1,6 @@
-import { condenserPlant, type CondenserRun } from '@brine/core/condensing';
-import { fansInForce } from '@brine/core/control';
-import { condenserChoice, factsOf, outdoorDay } from '@brine/core/jobs';
+import { condenserPlant, type CondenserRun } from '@brine/core/machines/condenser';
+import { fansInForce } from '@brine/core/machines/condenser';
+import { condenserChoice, factsOf, outdoorDay } from '@brine/core/record/job';
 import type { OpenJob } from './useJob.ts';
 
 /** A day of a job's condenser as its facts and its control say it; null while no control is chosen that runs its fans. */

@@ -1,5 +1,5 @@
 import { shallowRef, triggerRef, type ShallowRef } from 'vue';
-import type { ControllerDefinition } from '@brine/core/controllers';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { call } from '../api/client.ts';
 
 const known: ShallowRef<Map<string, ControllerDefinition>> = shallowRef(new Map());

@@ -1,5 +1,5 @@
-import type { FactId } from '@brine/core/jobs';
-import { toolFactWords } from '@brine/core/tools';
+import type { FactId } from '@brine/core/record/entries';
+import { toolFactWords } from '@brine/core/judgement/tools';
 
 /** How a fact is asked: its label, its unit, and whether it is a temperature (typed in the degrees shown). */
 export const factWords: Readonly<

@@ -1,20 +1,15 @@
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue';
+import { conflictsOf, fold, standing, type Conflict, type JobState } from '@brine/core/record/fold';
 import {
-  conflictsOf,
-  fold,
   programOf,
   provingOf,
   progressOf,
-  standing,
   wiringOf,
-  type AcceptedEntry,
-  type Conflict,
-  type EntryBody,
-  type JobState,
   type JobWiring,
   type Program,
   type Proving,
-} from '@brine/core/jobs';
+} from '@brine/core/record/job';
+import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
 import { ApiError, call } from '../api/client.ts';
 import type { EntryPage, Job } from '../api/types.ts';
 import { useDisplay } from '../display/displayStore.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { SharedPage } from '@brine/core/handover';
+import type { SharedPage } from '@brine/core/record/handover';
 import { call, messageOf } from '../api/client.ts';
 
 /** What anybody with the link sees of a unit. */

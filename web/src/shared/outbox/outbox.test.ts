@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { FakeServer } from '../../testing/fakeServer.ts';
+import { FakeServer } from '../../../testing/fakeServer.ts';
 import { newId } from './identity.ts';
 import { sendAll } from './sender.ts';
 import { openStorage, type OutboxStorage } from './storage.ts';

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { AcceptedEntry, EntryBody } from '@brine/core/jobs';
+import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
 import type { Person } from '../api/types.ts';
 import { call } from '../api/client.ts';
 import { sendAll } from './sender.ts';

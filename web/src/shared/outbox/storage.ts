@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Entry, EntryBody } from '@brine/core/jobs';
+import type { Entry, EntryBody } from '@brine/core/record/entries';
 import { newId } from './identity.ts';
 
 /** An entry that the server has not accepted yet. A refused one waits for its author's decision. */

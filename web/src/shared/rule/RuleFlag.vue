@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
-import { parseNumber } from '@brine/core/quantities';
+import { parseNumber } from '@brine/core/foundation/quantities';
 import type { RuleMark } from './ruleMarks.ts';
 
 const props = defineProps<{

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
-import type { Finding, UnitDescription } from '@brine/core/advice';
-import { printFixed, quantity, valueIn } from '@brine/core/quantities';
-import type { SettingValues } from '@brine/core/settings';
+import type { Finding } from '@brine/core/judgement/checks';
+import type { UnitDescription } from '@brine/core/foundation/unit';
+import { printFixed, quantity, valueIn } from '@brine/core/foundation/quantities';
+import type { SettingValues } from '@brine/core/foundation/settings';
 import { useDisplay } from '../display/displayStore.ts';
 import { layoutFlags } from './layoutFlags.ts';
 import { ruleMarks, ruleStretches, type RuleMark } from './ruleMarks.ts';

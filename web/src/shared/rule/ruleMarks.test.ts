@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { check } from '@brine/core/advice';
-import { quantity, valueIn } from '@brine/core/quantities';
-import type { SettingValues } from '@brine/core/settings';
+import { check } from '@brine/core/judgement/checks';
+import { quantity, valueIn } from '@brine/core/foundation/quantities';
+import type { SettingValues } from '@brine/core/foundation/settings';
 import { ruleMarks, ruleStretches } from './ruleMarks.ts';
 import { ruleScale } from './scaleOf.ts';
 

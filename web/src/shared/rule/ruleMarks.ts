@@ -1,15 +1,9 @@
-import {
-  alarmLimits,
-  celsiusOf,
-  goodsOf,
-  switchingBand,
-  type Finding,
-  type UnitDescription,
-} from '@brine/core/advice';
-import { controlConfig } from '@brine/core/control';
-import { quantity, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/quantities';
-import type { SettingId, SettingValues } from '@brine/core/settings';
-import { twoBands, type TwoBands } from '@brine/core/tools';
+import { alarmLimits, celsiusOf, switchingBand, type Finding } from '@brine/core/judgement/checks';
+import { goodsOf, type UnitDescription } from '@brine/core/foundation/unit';
+import { controlConfig } from '@brine/core/machines/box';
+import { quantity, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/foundation/quantities';
+import type { SettingId, SettingValues } from '@brine/core/foundation/settings';
+import { twoBands, type TwoBands } from '@brine/core/judgement/tools';
 
 export type RuleTone = 'brine' | 'cold' | 'alarm' | 'soft' | 'amber' | 'good';
 

@@ -1,5 +1,5 @@
 import { scaleLinear, type ScaleLinear } from 'd3';
-import { quantity, valueIn, type TemperatureUnit } from '@brine/core/quantities';
+import { quantity, valueIn, type TemperatureUnit } from '@brine/core/foundation/quantities';
 
 /** The rule's scale: degrees of the reader's unit → px, with a margin of degrees at both ends so that flags can be moved out. */
 export function ruleScale(

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Finding, Remedy } from '@brine/core/advice';
+import type { Finding, Remedy } from '@brine/core/judgement/checks';
 import { useDisplay } from '../display/displayStore.ts';
 import AppButton from './AppButton.vue';
 import FindingLine from './FindingLine.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { ToolTable } from '@brine/core/tools';
-import type { SettingValues } from '@brine/core/settings';
+import type { ToolTable } from '@brine/core/judgement/tools';
+import type { SettingValues } from '@brine/core/foundation/settings';
 import AppButton from './AppButton.vue';
 
 /** Figures stand right and in one width, words left. */

@@ -1,0 +1,2 @@
+export { type AlarmSign, mayGoOn } from './alarmSign.ts';
+export { alarmCodeOf } from './alarmCodeOf.ts';

@@ -1,0 +1,54 @@
+export { readDefinition } from './check/checkDefinition.ts';
+export type { DefinitionFault } from './check/fault.ts';
+export { compareDefinitions, type DefinitionChange } from './compareDefinitions.ts';
+export { decode, type Decoded, meaningOf, meaningOfOption, type UnplacedRow } from './decode.ts';
+export {
+  type AlarmCode,
+  type ChoiceEncoding,
+  type ChoiceOption,
+  type CodeValue,
+  CONTROLLER_FORMAT,
+  type ControllerDefinition,
+  type Encoding,
+  type EncodingUnit,
+  isCombined,
+  type NumberEncoding,
+  type Parameter,
+  parameterOf,
+  type RangeUnit,
+  type Relay,
+  type SettingPart,
+  settingsOf,
+  type Supply,
+} from './definition.ts';
+export { type CodeValues, displayOf, type DisplayState, isVisible, sameCodeValue } from './display.ts';
+export { looksLike } from './lookAlike.ts';
+export { asShown, fullMemory, settingsOfCodes } from './memory.ts';
+export {
+  decodeNumber,
+  encodeNumber,
+  type NumberScale,
+  printCode,
+  printScale,
+  resolutionOf,
+  scaleOf,
+  shownUnitOf,
+} from './numberCode.ts';
+export {
+  type Closing,
+  codesOf,
+  type CodeStep,
+  type EditRules,
+  type EnterStep,
+  type Gesture,
+  isCodeStep,
+  type LeaveRule,
+  mainMenuOf,
+  type Menu,
+  type MoveRules,
+  type Panel,
+  type PanelKey,
+  panelOf,
+  type Press,
+} from './panelGrammar.ts';
+export { readSheet, type SheetRow } from './sheet.ts';

@@ -1,0 +1,18 @@
+export type { Act } from './act.ts';
+export { afterDeed, atEase, type Condition, deedApplies } from './condition.ts';
+export { act, panelAtRest, WrongAct } from './interpreter.ts';
+export { type Machine, machineOf, type PanelState } from './machine.ts';
+export { type DeedAsk, planDeed } from './plan/planDeed.ts';
+export { planKeys } from './plan/planKeys.ts';
+export { afterReading, type ReadingStrokes, strokesToRead } from './plan/read.ts';
+export { afterKeying, strokesFor, strokesOut } from './plan/strokes.ts';
+export type { PlanStep } from './plan/walker.ts';
+export { CannotPlan, type Wish } from './plan/wishes.ts';
+export { presentValues } from './present.ts';
+export { readController } from './reach.ts';
+export { shows } from './shows.ts';
+export { turnedValue } from './turned.ts';
+export { setsDisplay } from './values.ts';
+export { deedName, deedWords } from './words/deedWords.ts';
+export { panelWords } from './words/menuWords.ts';
+export { strokeSentence, strokeWords, type StrokeWords } from './words/strokeWords.ts';

@@ -1,0 +1,143 @@
+import { settingOf, type SettingId } from '../../../foundation/settings/index.ts';
+import type { BookletOption } from './readOptions.ts';
+
+/** What an option stands for, and whether its words say so or only custom does (0 no, 1 yes). */
+export interface OptionMeaning {
+  readonly value: string;
+  readonly words: string;
+  readonly means: string | boolean | null;
+  readonly sure: boolean;
+}
+
+/** Words of the choices, tried in this order; the first that fits wins. */
+const choiceWords: Readonly<Record<string, RegExp>> = {
+  dutyCycle: /duty|cycl(e|es|ing) ?(of|with)?|alternat|percent|timed/i,
+  cycle: /cycl|alternat|timed|interval/i,
+  setpointIsMiddle: /middle|symm|cent(re|er)|both sides|half|about|around/i,
+  setpointIsCutOut: /above|over|cut-?out|one[- ]sided|asym/i,
+  setpointIsCutIn: /below|under|cut-?in/i,
+  proportionalIntegral: /\bpi\b|integral|band ?\+ ?time/i,
+  proportional: /^p$|proport|\bp\b/i,
+  neutralZone: /neutral|zone|dead/i,
+  onOff: /on.?off|thermostat|two.?point|^0$/i,
+  thermostat: /thermost|stage|regul|setpoint/i,
+  offCycle: /\bair\b|stop of|natural|off.?cycle|by stop|compressor stop|pause|resting|simple/i,
+  electric: /^el|electr|heater|resist/i,
+  hotGas: /gas|inver|reverse/i,
+  coolingTime: /cooling (time|period)/i,
+  compressorRunTime: /compr|run(ning)? (time|hours)/i,
+  clock: /clock|fixed|daily|real.?time clock|\brtc\b/i,
+  interval: /interval|real hours|hours|\btime\b/i,
+  demand: /demand|on request|adaptive/i,
+  manual: /manual|by hand|only hand/i,
+  temperature: /temp|^te|probe|coil/i,
+  time: /time|^ti|clock/i,
+  actual: /real|actual|^rt|current|true|air/i,
+  held: /frozen|held|last|^it|lock|start of/i,
+  label: /label|d[ei]?f|code|message|text/i,
+  controlled: /manag|control|regul/i,
+  always: /always|perman|contin/i,
+  relative: /rel|^re|deviation|tied|depend|from set/i,
+  absolute: /abs|^ab|indep|own/i,
+  warn: /warn|only|signal|display|goes on/i,
+  ntc10k: /ntc/i,
+  ptc1k: /ptc/i,
+  pt1000: /pt ?1000|platin/i,
+  pt100: /pt ?100\b/i,
+  closesOnOpen: /closes? (when|on|if)|\bno\b|closed = open/i,
+  opensOnOpen: /opens? (when|on|if)|open contact|\bnc\b/i,
+  closesOnAlarm: /clos/i,
+  opensOnAlarm: /open/i,
+  celsius: /cel|^°?c\b|°c/i,
+  fahrenheit: /fah|^°?f\b|°f/i,
+  standby: /stand|off/i,
+  silence: /silen|mute|buzz/i,
+  acknowledge: /ack/i,
+  defrost: /def/i,
+  setback: /night|eco|set.?back/i,
+  pullDown: /pull|fast|boost|quick/i,
+  continuous: /contin/i,
+  startStop: /start|cycle|stop/i,
+  firstInFirstOut: /fifo|first in,? first/i,
+  lastInFirstOut: /lifo|last in/i,
+  runTime: /hour|run ?time|even/i,
+  fixed: /fix|same|none/i,
+  automatic: /auto|by itself/i,
+  input: /input|contact/i,
+  alarm: /alarm/i,
+  cool: /cool|refrig|^re|^co|cold/i,
+  heat: /heat|^he|warm/i,
+  none: /none|^no$|off|not used|disabled/i,
+  stop: /stop|off|halt|^of$/i,
+  run: /run|on\b|goes|contin|works/i,
+};
+
+const yes = /^(y|yes|on|true|ja|si)$/i;
+const no = /^(n|no|off?|of|false)$/i;
+
+/** A description that asks after the stop: "fan stops with the compressor (y/n)". Yes then means stop. */
+const asksStop = /\b(stops?|stopped|stopping|stop of|off|switched off)\b/i;
+
+/**
+ * What each option stands for. Words decide; "yes" to a question that asks after the stop means stop; for a yes/no setting without any words 0 is no
+ * and 1 is yes by custom, and said to be unsure. Null where nothing tells.
+ */
+export function optionMeanings(
+  setting: SettingId,
+  description: string,
+  options: readonly BookletOption[],
+): readonly OptionMeaning[] {
+  const { kind, choices = [] } = settingOf(setting);
+  if (kind === 'flag') return options.map((option) => flagMeaning(option));
+  const first = options.map((option) => ({ ...option, ...choiceMeaning(option, choices, description) }));
+  return withTheLast(first, choices);
+}
+
+/** A yes/no setting's option; without words that tell, 0 is no and 1 is yes by custom. */
+function flagMeaning(option: BookletOption): OptionMeaning {
+  const words = option.words === '' ? option.value : option.words;
+  if (yes.test(words)) return { ...option, means: true, sure: true };
+  if (no.test(words) || /\b(no|not|without|none|integer)\b|^in$/i.test(words))
+    return { ...option, means: false, sure: true };
+  if (option.words !== '' && /\b(on|yes|with|enabled?|lock(ed)?|de(cimal)?|dE|tenths)\b/i.test(words))
+    return { ...option, means: true, sure: true };
+  return {
+    ...option,
+    means: option.value === '0' ? false : option.value === '1' ? true : null,
+    sure: false,
+  };
+}
+
+function choiceMeaning(
+  option: BookletOption,
+  choices: readonly string[],
+  description: string,
+): { readonly means: string | null; readonly sure: boolean } {
+  const runStop = choices.includes('run') && choices.includes('stop');
+  if (runStop && (yes.test(option.words) || no.test(option.words)) && !/^(on|off?)$/i.test(option.words)) {
+    const stops = asksStop.test(description);
+    const says = yes.test(option.words) ? !stops : stops;
+    return { means: says ? 'run' : 'stop', sure: true };
+  }
+  if (option.words === '') return { means: null, sure: false };
+  const found = Object.entries(choiceWords).find(
+    ([choice, pattern]) => choices.includes(choice) && pattern.test(option.words),
+  )?.[0];
+  return { means: found ?? null, sure: found !== undefined };
+}
+
+/** Two options on one choice cannot both be right; one left over, with one choice left over, is taken by elimination and called unsure. */
+function withTheLast(
+  options: readonly { value: string; words: string; means: string | null; sure: boolean }[],
+  choices: readonly string[],
+): readonly OptionMeaning[] {
+  const count = (means: string) => options.filter((o) => o.means === means).length;
+  const single = options.map((o) =>
+    o.means !== null && count(o.means) > 1 ? { ...o, means: null, sure: false } : o,
+  );
+  const open = single.filter((o) => o.means === null);
+  const left = choices.filter((c) => !single.some((o) => o.means === c));
+  return single.map((o) =>
+    o.means === null && open.length === 1 && left.length === 1 ? { ...o, means: left[0]!, sure: false } : o,
+  );
+}

@@ -1,0 +1,7 @@
+export { draftDefinition } from './draft/draftDefinition.ts';
+export { choicesOf, type DraftRow, draftRows } from './draft/draftRow.ts';
+export { type PanelAnswers, panelFrom, panelPatterns } from './draft/panelPatterns.ts';
+export type { Choice } from './match/learned.ts';
+export { type BookletRow, suggestSetting } from './match/suggest.ts';
+export { type ColumnRole, columnRoles } from './table/columns.ts';
+export { type Mend, mendRows, readTable } from './table/readTable.ts';

@@ -1,0 +1,3 @@
+export { isDangerousLoss } from './danger.ts';
+export { encode, type LostSetting, type RowStatus, type TranslatedRow } from './encode.ts';
+export { translate } from './translate.ts';

@@ -1,2 +1,0 @@
-export * from './header.ts';
-export * from './csv.ts';

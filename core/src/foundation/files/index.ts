@@ -1,0 +1,2 @@
+export { type CsvRow, type CsvTable, parseCsv, writeCsv } from './csv.ts';
+export { type FileProblem, fileProblem, isFileProblem, parseJson, readHeader } from './header.ts';

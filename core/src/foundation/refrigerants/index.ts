@@ -1,0 +1,14 @@
+export { type Fluid, fluidNamed, fluids, whyWithout, withoutEquation } from './fluids.ts';
+export { lowestCondensing } from './lowestCondensing.ts';
+export {
+  absoluteOf,
+  gaugeOf,
+  isOutOfRange,
+  KPA_PER_PSI,
+  type OutOfRange,
+  pressureAt,
+  type Side,
+  subcooling,
+  superheat,
+  temperatureAt,
+} from './saturation.ts';

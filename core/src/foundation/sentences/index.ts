@@ -1,0 +1,1 @@
+export { sentenceFor } from './sentence.ts';

@@ -1,0 +1,77 @@
+import type { PlatinumClass } from '../../foundation/probes/index.ts';
+import { platinumClassOf, recorderVerdicts, type RecorderClass } from './accuracy.ts';
+
+/** What a control read and what the reference read at the same time, °C. */
+export interface ComparedPoint {
+  readonly reading: number;
+  readonly reference: number;
+}
+
+/** A correction with what it leaves over. */
+export interface Correction {
+  /** Multiplies the reading; 1 where only an offset is used. */
+  readonly slope: number;
+  /** Added to slope × reading where both are in °C, K. */
+  readonly offsetK: number;
+  /** Added where the formula stands in °F, dF: with a slope this is not 1.8 × `offsetK`. */
+  readonly offsetDeltaF: number;
+  readonly residuals: readonly number[];
+  readonly maxResidual: number;
+  readonly platinum: PlatinumClass | 'none';
+  readonly recorder: Readonly<Record<RecorderClass, boolean>>;
+}
+
+export interface Calibration {
+  readonly offsetOnly: Correction;
+  /** Null while the readings do not differ. */
+  readonly slopeAndOffset: Correction | null;
+  readonly advised: 'offsetOnly' | 'slopeAndOffset';
+}
+
+/** A slope is advised only where an offset leaves more than this, K, and the readings span at least so much, K. */
+const OFFSET_LEAVES = 0.3;
+const SPAN = 10;
+
+/**
+ * Offset, or slope and offset, from points compared with a reference. Offset: the mean difference. Slope and offset: least squares of
+ * reference on reading. `existingK` already stands in the control: it is taken off the readings, so that the result replaces it. Needs one point.
+ */
+export function calibrate(points: readonly ComparedPoint[], existingK = 0): Calibration {
+  const bare = points.map((p) => ({ ...p, reading: p.reading - existingK }));
+  const offsetOnly = correction(bare, 1, mean(bare.map((p) => p.reference - p.reading)));
+  const slopeAndOffset = leastSquares(bare);
+  const readings = bare.map((p) => p.reading);
+  const span = Math.max(...readings) - Math.min(...readings);
+  return {
+    offsetOnly,
+    slopeAndOffset,
+    advised:
+      slopeAndOffset && offsetOnly.maxResidual > OFFSET_LEAVES && span >= SPAN
+        ? 'slopeAndOffset'
+        : 'offsetOnly',
+  };
+}
+
+function leastSquares(points: readonly ComparedPoint[]): Correction | null {
+  const [x, y] = [mean(points.map((p) => p.reading)), mean(points.map((p) => p.reference))];
+  const spread = points.reduce((sum, p) => sum + (p.reading - x) ** 2, 0);
+  if (spread < 1e-12) return null;
+  const slope = points.reduce((sum, p) => sum + (p.reading - x) * (p.reference - y), 0) / spread;
+  return correction(points, slope, y - slope * x);
+}
+
+function correction(points: readonly ComparedPoint[], slope: number, offsetK: number): Correction {
+  const residuals = points.map((p) => p.reference - (slope * p.reading + offsetK));
+  const at = points.map((p, i) => ({ celsius: p.reference, kelvin: residuals[i]! }));
+  return {
+    slope,
+    offsetK,
+    offsetDeltaF: 1.8 * offsetK + 32 * (1 - slope),
+    residuals,
+    maxResidual: Math.max(...residuals.map(Math.abs)),
+    platinum: platinumClassOf(at),
+    recorder: recorderVerdicts(at),
+  };
+}
+
+const mean = (numbers: readonly number[]) => numbers.reduce((sum, n) => sum + n, 0) / numbers.length;

@@ -1,0 +1,101 @@
+import { printQuantity } from '../../foundation/quantities/index.ts';
+import { isFreezer } from '../../foundation/settings/index.ts';
+import { celsiusOf, secondsOf, switchingBand, written } from './band.ts';
+import type { Check } from './finding.ts';
+
+/** Least time a box needs to come back after defrost and drain before the next one: 30 min. Common practice. */
+const RECOVERY_S = 1800;
+
+/** Interval shorter than defrost + drain + recovery. */
+export const intervalTooShort: Check = ({ values }) => {
+  const interval = secondsOf(values, 'defrost.interval');
+  const duration = secondsOf(values, 'defrost.maxDuration');
+  if (interval === 0 || duration === 0 || values['defrost.method'] === 'none') return [];
+  if (['manual', 'clock', 'compressorRunTime'].includes(values['defrost.initiation'] as string)) return [];
+  const away = duration + secondsOf(values, 'defrost.drainTime');
+  const cooling = values['defrost.initiation'] === 'coolingTime' ? interval : interval - away;
+  if (cooling >= RECOVERY_S) return [];
+  const left = Math.max(0, Math.round(cooling / 60));
+  return [
+    {
+      code: 'intervalTooShort',
+      severity: 'error',
+      settings: ['defrost.interval', 'defrost.maxDuration', 'defrost.drainTime'],
+      message: `${left} min of cooling are left between defrosts of up to ${Math.round(away / 60)} min with their drain; a box needs at least ${RECOVERY_S / 60}. Lengthen the interval.`,
+      numbers: { interval, away, cooling },
+    },
+  ];
+};
+
+/** Ending by coil temperature without a coil probe: it ends by time, whatever is set. */
+export const endTemperatureWithoutCoilProbe: Check = ({ values, unit }) => {
+  const probe = values['probes.coilPresent'] ?? (unit ? unit.probes.includes('coil') : undefined);
+  const missing = probe === false || (unit !== null && !unit.probes.includes('coil'));
+  if (!missing || values['defrost.method'] === 'none' || values['defrost.termination'] !== 'temperature')
+    return [];
+  return [
+    {
+      code: 'endTemperatureWithoutCoilProbe',
+      severity: 'error',
+      settings: ['defrost.termination', 'defrost.endTemperature', 'probes.coilPresent'],
+      message:
+        'Defrost is to end by coil temperature, but no coil probe is fitted: every defrost will run its full time. Fit a probe or end by time.',
+      numbers: {},
+    },
+  ];
+};
+
+/** Off-cycle defrost on a box below freezing: box air melts nothing. */
+export const offCycleBelowFreezing: Check = ({ values, unit }) => {
+  if (values['defrost.method'] !== 'offCycle') return [];
+  const band = switchingBand(values);
+  const cold = band ? band.cutIn <= 0 : unit !== null && isFreezer(unit.application);
+  if (!cold) return [];
+  const at = band ? `at ${printQuantity(written(band.cutIn, band.unit))} and below` : 'below freezing';
+  const numbers: Readonly<Record<string, number>> = band ? { cutIn: band.cutIn } : {};
+  return [
+    {
+      code: 'offCycleBelowFreezing',
+      severity: 'error',
+      settings: ['defrost.method', 'regulation.setpoint'],
+      message: `Off-cycle defrost melts with box air, and this box stands ${at}: nothing will melt. It needs heaters or hot gas.`,
+      numbers,
+    },
+  ];
+};
+
+/** Fan restart above fan stop: the fan is released and stopped again at once. */
+export const fanRestartAboveFanStop: Check = ({ values }) => {
+  const restart = celsiusOf(values['fans.restartCoilTemperature']);
+  const stop = celsiusOf(values['fans.stopCoilTemperature']);
+  if (restart === null || stop === null || restart <= stop + 1e-6) return [];
+  const unit = (values['fans.restartCoilTemperature'] as { unit: 'degC' | 'degF' }).unit;
+  return [
+    {
+      code: 'fanRestartAboveFanStop',
+      severity: 'error',
+      settings: ['fans.restartCoilTemperature', 'fans.stopCoilTemperature'],
+      message: `The fan restarts at a coil of ${printQuantity(written(restart, unit))} but is stopped above ${printQuantity(written(stop, unit))}: it would be released and stopped again. Restart below the stop.`,
+      numbers: { restart, stop },
+    },
+  ];
+};
+
+/** A low end temperature on a freezer leaves ice in the corners. Under 8 °C (46 °F) is common practice's warning. */
+const CORNERS_CLEAR_C = 7.5;
+export const endTemperatureTooLow: Check = ({ values, unit }) => {
+  const end = celsiusOf(values['defrost.endTemperature']);
+  if (end === null || !unit || !isFreezer(unit.application) || values['defrost.termination'] === 'time')
+    return [];
+  if (end >= CORNERS_CLEAR_C) return [];
+  const shown = (values['defrost.endTemperature'] as { unit: 'degC' | 'degF' }).unit;
+  return [
+    {
+      code: 'endTemperatureTooLow',
+      severity: 'warning',
+      settings: ['defrost.endTemperature'],
+      message: `Defrost ends at a coil of ${printQuantity(written(end, shown))}: the corners of a freezer coil keep ice that grows from day to day. Start at ${shown === 'degF' ? '50 to 60 °F' : '10 to 16 °C'}.`,
+      numbers: { end },
+    },
+  ];
+};

@@ -1,0 +1,86 @@
+import { baseValue, printQuantity } from '../../foundation/quantities/index.ts';
+import { goodsOf } from '../../foundation/unit/index.ts';
+import { alarmLimits, switchingBand, written, type SwitchingBand } from './band.ts';
+import type { Check, Finding } from './finding.ts';
+
+const SAME = 1e-6;
+
+/** Cut-in, also at the top of the user's range, above the goods' limit: 38 + 5 restarts at 43, above a limit of 41. */
+export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
+  const limit = unit && goodsOf(unit.goods).max;
+  const band = switchingBand(values);
+  if (!limit || !band) return [];
+  const max = baseValue(limit.value);
+  const found: Finding[] = [];
+  if (band.cutIn > max + SAME)
+    found.push({
+      code: 'cutInAboveGoodsLimit',
+      severity: 'error',
+      settings: ['regulation.setpoint', 'regulation.differential'],
+      message: `Cooling restarts at ${printQuantity(written(band.cutIn, band.unit))}, above the limit of the goods, ${printQuantity(written(max, band.unit))} (${limit.source}). Lower the set point or narrow the differential.`,
+      numbers: { cutIn: band.cutIn, limit: max },
+    });
+  const top = switchingBand(values, 'regulation.setpointMax');
+  if (top && top.cutIn > max + SAME && band.cutIn <= max + SAME)
+    found.push({
+      code: 'userRangeAboveGoodsLimit',
+      severity: 'warning',
+      settings: ['regulation.setpointMax', 'regulation.differential'],
+      message: `With the user's dial at its warmest, ${printQuantity(written(top.setpoint, band.unit))}, cooling restarts at ${printQuantity(written(top.cutIn, band.unit))}, above the limit of the goods, ${printQuantity(written(max, band.unit))}. Lower the highest set point.`,
+      numbers: { cutIn: top.cutIn, limit: max },
+    });
+  return found;
+};
+
+/** Cut-out below what the goods stand. */
+export const cutOutBelowGoodsLimit: Check = ({ values, unit }) => {
+  const limit = unit && goodsOf(unit.goods).min;
+  const band = switchingBand(values);
+  if (!limit || !band) return [];
+  const min = baseValue(limit.value);
+  if (values['regulation.action'] === 'heat') return heatedBelowLimit(band, min, limit.source);
+  if (band.cutOut >= min - SAME) return [];
+  return [
+    {
+      code: 'cutOutBelowGoodsLimit',
+      severity: 'error',
+      settings: ['regulation.setpoint'],
+      message: `Cooling goes on down to ${printQuantity(written(band.cutOut, band.unit))}, below what the goods stand, ${printQuantity(written(min, band.unit))} (${limit.source}). Raise the set point.`,
+      numbers: { cutOut: band.cutOut, limit: min },
+    },
+  ];
+};
+
+/** What keeps warm and begins to heat only below what the goods need. */
+function heatedBelowLimit(band: SwitchingBand, min: number, source: string): readonly Finding[] {
+  if (band.cutIn >= min - SAME) return [];
+  return [
+    {
+      code: 'cutInBelowGoodsLimit',
+      severity: 'error',
+      settings: ['regulation.setpoint', 'regulation.differential'],
+      message: `Heating begins only at ${printQuantity(written(band.cutIn, band.unit))}, below what the goods need, ${printQuantity(written(min, band.unit))} (${source}). Raise the set point or narrow the differential.`,
+      numbers: { cutIn: band.cutIn, limit: min },
+    },
+  ];
+}
+
+/** A high alarm so far above the goods' limit that the goods are lost before it sounds: more than 8 K over it. */
+const LATE_K = 8;
+export const highAlarmAboveGoodsLimit: Check = ({ values, unit }) => {
+  const limit = unit && goodsOf(unit.goods).max;
+  const { high } = alarmLimits(values);
+  const band = switchingBand(values);
+  if (!limit || high === null || !band) return [];
+  const max = baseValue(limit.value);
+  if (high <= max + LATE_K + SAME) return [];
+  return [
+    {
+      code: 'highAlarmAboveGoodsLimit',
+      severity: 'warning',
+      settings: ['alarms.highTemperature', 'alarms.highOffset'].filter((id) => id in values),
+      message: `The high alarm at ${printQuantity(written(high, band.unit))} sounds long after the goods have passed their limit, ${printQuantity(written(max, band.unit))}. Lower it and give it a delay instead.`,
+      numbers: { high, limit: max },
+    },
+  ];
+};

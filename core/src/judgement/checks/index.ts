@@ -1,0 +1,4 @@
+export { alarmLimits, celsiusOf, switchingBand } from './band.ts';
+export { check } from './check.ts';
+export { bySeverity, type Finding } from './finding.ts';
+export { type Remedy, remedyFor, remedyWords } from './remedy.ts';

@@ -1,0 +1,44 @@
+import { describe, expect, test } from '@jest/globals';
+import { applications, isFreezer } from '../../foundation/settings/index.ts';
+import { plainUnit } from '../../../testing/units.ts';
+import { goods, goodsOf, type GoodsId } from '../../foundation/unit/index.ts';
+import { plan, valuesOf } from '../plan/index.ts';
+import { check } from './check.ts';
+
+const unusual = (...args: Parameters<typeof check>) =>
+  check(...args).filter((finding) => finding.code === 'outsideSoundRange');
+const boxes = applications.filter((a) => a !== 'condenserFans' && a !== 'heatMeter');
+
+describe('what is usual', () => {
+  // Oracle: the plan itself, whose values may not be called unusual by the same house.
+  test.each(boxes)(
+    'nothing planned for a %s is called unusual where goods and box go together',
+    (application) => {
+      for (const id of Object.keys(goods) as GoodsId[]) {
+        if (goodsOf(id).frozen !== isFreezer(application)) continue;
+        for (const defrostMethod of ['none', 'offCycle', 'electric', 'hotGas'] as const) {
+          const unit = plainUnit(application, { goods: id, defrostMethod });
+          expect([id, defrostMethod, unusual(valuesOf(plan(unit)), unit)]).toEqual([id, defrostMethod, []]);
+        }
+      }
+    },
+  );
+
+  test('frozen food in a cooler is', () => {
+    const unit = plainUnit('walkInCooler', { goods: 'frozenFood' });
+    expect(unusual(valuesOf(plan(unit)), unit).map((f) => f.settings[0])).toContain('regulation.setpoint');
+  });
+
+  test('what strays from plan and range is', () => {
+    const unit = plainUnit('walkInCooler', { goods: 'freshFish' });
+    const values = { ...valuesOf(plan(unit)), 'regulation.setpoint': { value: -4, unit: 'degC' } as const };
+    expect(unusual(values, unit).map((f) => f.settings[0])).toContain('regulation.setpoint');
+  });
+
+  test('a condenser on a control made for a box is not measured by boxes', () => {
+    const unit = plainUnit('condenserFans', { probes: ['liquid'] });
+    const values = { 'regulation.setpoint': { value: 28, unit: 'degC' } as const };
+    expect(unusual(values, unit)).toEqual([]);
+    expect(unusual({ 'condenser.speedMin': { value: 2, unit: '%' } }, unit)).toHaveLength(1);
+  });
+});

@@ -1,0 +1,141 @@
+import {
+  baseValue,
+  dimensionOf,
+  fits,
+  isQuantity,
+  printFor,
+  printQuantity,
+} from '../../foundation/quantities/index.ts';
+import {
+  findSetting,
+  isFreezer,
+  isMachine,
+  settingOf,
+  soundRange,
+  validateSet,
+  type SettingId,
+} from '../../foundation/settings/index.ts';
+import { goodsOf } from '../../foundation/unit/index.ts';
+import { plan } from '../plan/index.ts';
+import type { UnitDescription } from '../../foundation/unit/index.ts';
+import { secondsOf } from './band.ts';
+import type { Check, Finding } from './finding.ts';
+
+/** Values that are impossible or contradict each other: the end user's range, differences typed as temperatures. */
+export const impossibleValues: Check = ({ values }) =>
+  validateSet(values).map((p): Finding => {
+    const range =
+      p.code === 'contradiction' && p.settings.some((id) => id.startsWith('regulation.setpointM'));
+    return {
+      code: range
+        ? p.settings.includes('regulation.setpoint')
+          ? 'setpointOutsideUserRange'
+          : 'userRangeInverted'
+        : p.code,
+      severity: 'error',
+      settings: p.settings,
+      message: `${p.message}.`,
+      numbers: {},
+    };
+  });
+
+/** Ranges are stated in whole °F; a whole °C beside their end is no finding. */
+const ROUNDING_K = 0.5;
+const TEMPERATURE_KINDS: ReadonlySet<string> = new Set(['temperature', 'temperatureDifference']);
+
+/** Ranges that protect a compressor; a valve on a rack has none behind it. */
+const protectsCompressor: ReadonlySet<SettingId> = new Set([
+  'compressor.minOffTime',
+  'compressor.minOnTime',
+  'compressor.minStartInterval',
+  'compressor.powerOnDelay',
+]);
+
+const advisedOf = new WeakMap<UnitDescription, ReadonlyMap<SettingId, number>>();
+
+/**
+ * What the plan gives for this unit, in base units: fresh fish stands colder than a usual cooler, and no note says so of a value that was planned for it. Nothing
+ * where goods and box do not go together: there the note is the first to say it.
+ */
+function advisedFor(unit: UnitDescription): ReadonlyMap<SettingId, number> {
+  const known = advisedOf.get(unit);
+  if (known) return known;
+  const advised = new Map(
+    goodsOf(unit.goods).frozen === isFreezer(unit.application)
+      ? plan(unit).settings.flatMap((s) =>
+          isQuantity(s.value) ? [[s.setting, baseValue(s.value)] as const] : [],
+        )
+      : [],
+  );
+  advisedOf.set(unit, advised);
+  return advised;
+}
+
+/** Values outside the range thought sound for this application: worth a look, and often right. */
+export const outsideSoundRange: Check = ({ values, unit }) => {
+  if (!unit) return [];
+  return (Object.keys(values) as SettingId[]).flatMap((id): readonly Finding[] => {
+    if (unit.compressor === 'rackSolenoid' && protectsCompressor.has(id)) return [];
+    // A condenser on a control made for a box: what is usual for goods says nothing of its liquid.
+    if (isMachine(unit.application) && !id.startsWith('condenser.')) return [];
+    const value = values[id];
+    const entry = findSetting(id);
+    const range = entry && soundRange(entry, unit.application);
+    if (!isQuantity(value) || !range || !fits(value, range.min.unit)) return [];
+    const shown = value.unit === 'degF' || value.unit === 'deltaF' ? 'degF' : 'degC';
+    const [low, high, at] = [baseValue(range.min), baseValue(range.max), baseValue(value)];
+    const slack = TEMPERATURE_KINDS.has(dimensionOf(value.unit)) ? ROUNDING_K : 0;
+    if (at >= low - slack - 1e-6 && at <= high + slack + 1e-6) return [];
+    const advised = advisedFor(unit).get(id);
+    if (advised !== undefined && Math.abs(at - advised) <= slack + 1e-6) return [];
+    const setting = settingOf(id);
+    const effect = at < low ? setting.tooLow : setting.tooHigh;
+    return [
+      {
+        code: 'outsideSoundRange',
+        severity: 'note',
+        settings: [id],
+        message:
+          `${setting.label} ${printQuantity(value)}: usual here is ${printFor(range.min, shown)} to ${printFor(range.max, shown)}. ${effect ?? ''}`.trim(),
+        numbers: { value: at, min: low, max: high },
+      },
+    ];
+  });
+};
+
+/** A directly switched compressor without a rest. */
+export const noRest: Check = ({ values, unit }) => {
+  if (unit?.compressor === 'rackSolenoid' || values['compressor.minOffTime'] === undefined) return [];
+  // A heater may come and go as it likes.
+  if (values['regulation.action'] === 'heat') return [];
+  if (secondsOf(values, 'compressor.minOffTime') > 0 || secondsOf(values, 'compressor.minStartInterval') > 0)
+    return [];
+  return [
+    {
+      code: 'noRest',
+      severity: unit ? 'error' : 'warning',
+      settings: ['compressor.minOffTime'],
+      message:
+        '0 min of rest: the compressor may restart against pressure that has not equalised. 2 to 3 min are usual; only a solenoid on a rack needs none.',
+      numbers: { rest: 0 },
+    },
+  ];
+};
+
+/** Set point and differential are required for a control to run at all. */
+export const nothingToRegulate: Check = ({ values }) => {
+  if (values['condenser.setpoint'] !== undefined) return [];
+  const missing = (['regulation.setpoint', 'regulation.differential'] as const).filter(
+    (id) => values[id] === undefined,
+  );
+  if (missing.length === 0) return [];
+  return [
+    {
+      code: 'missingRequired',
+      severity: 'error',
+      settings: missing,
+      message: `${missing.map((id) => settingOf(id).label).join(' and ')} missing: a control cannot regulate without.`,
+      numbers: {},
+    },
+  ];
+};

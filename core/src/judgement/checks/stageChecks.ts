@@ -1,0 +1,45 @@
+import { baseValue, isQuantity, printFor } from '../../foundation/quantities/index.ts';
+import type { SettingValue, SettingValues } from '../../foundation/settings/index.ts';
+import { celsiusOf, cutOutOf, switchingBand, written } from './band.ts';
+import type { Check } from './finding.ts';
+
+/** One stage that heats while the other cools: where the air stands between both cut-outs each undoes the other. */
+export const stagesFight: Check = ({ values }) => {
+  const second = secondBand(values);
+  const first = switchingBand(values);
+  if (!first || !second) return [];
+  const firstHeats = values['regulation.action'] === 'heat';
+  if (firstHeats === second.heats) return [];
+  const heatsTo = firstHeats ? first.cutOut : second.cutOut;
+  const coolsTo = firstHeats ? second.cutOut : first.cutOut;
+  if (heatsTo <= coolsTo + 1e-6) return [];
+  return [
+    {
+      code: 'stagesFight',
+      severity: 'error',
+      settings: ['stage2.setpoint', 'stage2.offset', 'stage2.differential', 'regulation.setpoint'].filter(
+        (id) => id in values,
+      ),
+      message: `One stage heats up to ${printFor(written(heatsTo, first.unit), first.unit)} while the other cools down to ${printFor(written(coolsTo, first.unit), first.unit)}: between them both run against each other. Part them by a dead band.`,
+      numbers: { heatsTo, coolsTo },
+    },
+  ];
+};
+
+/** Where the second stage stops, °C, and whether it heats; null without one. */
+function secondBand(values: SettingValues): { readonly cutOut: number; readonly heats: boolean } | null {
+  if (values['stage2.function'] !== 'thermostat') return null;
+  const first = celsiusOf(values['regulation.setpoint']);
+  const point =
+    values['stage2.reference'] !== 'relative'
+      ? celsiusOf(values['stage2.setpoint'])
+      : first === null
+        ? null
+        : first + kelvinsOf(values['stage2.offset']);
+  if (point === null) return null;
+  const heats = values['stage2.action'] === 'heat';
+  const placement = values['stage2.differentialPlacement'] ?? values['regulation.differentialPlacement'];
+  return { cutOut: cutOutOf(point, kelvinsOf(values['stage2.differential']), placement, heats), heats };
+}
+
+const kelvinsOf = (value: SettingValue | undefined): number => (isQuantity(value) ? baseValue(value) : 0);

@@ -1,0 +1,153 @@
+import { describe, expect, test } from '@jest/globals';
+import { plan } from '../plan/index.ts';
+import { encode } from '../../controllers/translate/index.ts';
+import { settingsOfCodes } from '../../controllers/definitions/index.ts';
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import { families, family } from '../../../testing/families.ts';
+import { plainUnit } from '../../../testing/units.ts';
+import { commissioningTests } from './list.ts';
+import { groups, judgeValue, type CommissioningTest } from './test.ts';
+import { predict, type Predicted } from './predicted.ts';
+import { pullDownState } from './pullDown.ts';
+import type { CommissioningInput } from './facts.ts';
+
+const freezer = plainUnit('walkInFreezer', { doorContact: true, displayUnit: 'fahrenheit' });
+const planned = (unit = freezer) =>
+  Object.fromEntries(plan(unit).settings.map((s) => [s.setting, s.value])) as SettingValues;
+const inForce = (values: SettingValues, id: string) => {
+  const encoded = encode(values, family(id));
+  return settingsOfCodes(
+    family(id),
+    new Map(
+      encoded.rows.flatMap((row) => (row.code === null ? [] : [[row.code, row.value as number] as const])),
+    ),
+    encoded.display,
+  );
+};
+const input = (more: Partial<CommissioningInput> = {}): CommissioningInput => ({
+  unit: freezer,
+  control: family('skerry-dx'),
+  values: planned(),
+  loads: [
+    { role: 'defrostHeater', watts: 1800, volts: 240 },
+    { role: 'compressor', amps: 8, volts: 240 },
+  ],
+  predicted: null,
+  display: 'degF',
+  ...more,
+});
+function tests(more: Partial<CommissioningInput> = {}): readonly CommissioningTest[] {
+  const list = commissioningTests(input(more));
+  if (typeof list === 'string') throw new Error(list);
+  return list;
+}
+const one = (id: string, more: Partial<CommissioningInput> = {}) => tests(more).find((t) => t.id === id);
+
+describe('the test list follows from unit, control and settings', () => {
+  test('groups come in the order of the work, ids once', () => {
+    const list = tests();
+    const order = list.map((t) => groups.indexOf(t.group));
+    expect(order).toEqual(order.toSorted((a, b) => a - b));
+    expect(new Set(list.map((t) => t.id)).size).toBe(list.length);
+    for (const t of list)
+      expect([t.id, t.why.length > 10, t.how.length > 0, t.expect.length > 5]).toEqual([
+        t.id,
+        true,
+        true,
+        true,
+      ]);
+  });
+
+  test('no defrost, no door contact, no rest: no such test', () => {
+    const tank = plainUnit('chilledWaterTank');
+    const ids = tests({
+      unit: tank,
+      values: {
+        'regulation.setpoint': { value: 8, unit: 'degC' },
+        'regulation.differential': { value: 1, unit: 'K' },
+      },
+    }).map((t) => t.id);
+    expect(ids.filter((id) => /^(defrost|door|alarms)\.|rest|probes\.coil/.test(id))).toEqual([]);
+    expect(ids).toContain('probes.air');
+  });
+
+  // Oracle: the settings themselves, and the heater's plate: 1800 W at 240 V is 7.5 A (Ohm's law).
+  test('expectations are those of the settings and the plate', () => {
+    const values: SettingValues = {
+      ...planned(),
+      'regulation.setpoint': { value: -5, unit: 'degF' },
+      'regulation.differential': { value: 6, unit: 'deltaF' },
+      'regulation.differentialPlacement': 'setpointIsCutOut',
+      'compressor.minOffTime': { value: 4, unit: 'min' },
+      'compressor.onProbeFault': 'stop',
+    };
+    expect(one('regulation.cutOut', { values })!.expect).toContain('−5 °F');
+    expect(one('regulation.cutIn', { values })!.expect).toContain('1 °F');
+    expect(one('regulation.rest', { values })).toMatchObject({
+      wait: 240,
+      expect: expect.stringContaining('4 min'),
+    });
+    expect(one('probes.air', { values })!.expect).toContain('the compressor stops');
+    const heater = one('outputs.defrost', { values })!;
+    expect(judgeValue(heater, 7.5)).toBe('passed');
+    expect(judgeValue(heater, 5)).toBe('failed');
+    expect(heater.caution).toContain('qualified');
+    const rest = one('regulation.rest', { values })!;
+    expect([judgeValue(rest, 3), judgeValue(rest, 4), judgeValue(rest, 9)]).toEqual([
+      'failed',
+      'passed',
+      'passed',
+    ]);
+    expect(judgeValue(one('memory.kept')!, 1)).toBeNull();
+  });
+
+  test('a box on a rack is asked for the rack’s own protection', () => {
+    expect(one('power.rack', { unit: { ...freezer, compressor: 'rackSolenoid' } })).toBeDefined();
+    expect(one('power.rack')).toBeUndefined();
+  });
+
+  test.each([...families.keys()])('the %s has a list, with what it really does in its own codes', (id) => {
+    const list = commissioningTests(
+      input({ control: family(id), values: { ...planned(), ...inForce(planned(), id) } }),
+    );
+    expect(typeof list === 'string' ? list : list.length).toBeGreaterThan(6);
+  });
+
+  test('settings that make no control are a sentence', () => {
+    expect(commissioningTests(input({ values: {} }))).toEqual(expect.any(String));
+  });
+});
+
+describe('the pull-down', () => {
+  const predicted = predict(freezer, planned());
+  if (typeof predicted === 'string') throw new Error(predicted);
+
+  test('the band lies in order, comes down, and reaches cut-out in order', () => {
+    const { curve, minutesToCutOut: m } = predicted;
+    const middle = curve.filter((p) => p.minutes > 10 && p.minutes < m.quick!);
+    expect(middle.length).toBeGreaterThan(3);
+    for (const p of middle) {
+      expect(p.quick).toBeLessThanOrEqual(p.likely + 0.2);
+      expect(p.likely).toBeLessThanOrEqual(p.slow + 0.2);
+    }
+    expect(m.quick!).toBeLessThan(m.likely!);
+    expect(m.likely!).toBeLessThan(m.slow ?? Infinity);
+    expect(curve[0]!.likely).toBeCloseTo(predicted.startsAt, 0);
+  });
+
+  test('a warmer start takes longer', () => {
+    const warm = predict(freezer, planned(), predicted.startsAt + 10) as Predicted;
+    expect(warm.minutesToCutOut.likely!).toBeGreaterThan(predicted.minutesToCutOut.likely!);
+  });
+
+  test('readings on the likely curve are inside and expect its own time; slower ones say so', () => {
+    const p = predicted.curve.find((q) => q.minutes > 0.4 * predicted.minutesToCutOut.likely!)!;
+    const on = pullDownState(predicted, [{ minutes: p.minutes, celsius: p.likely }]);
+    expect(on.verdict).toBe('inside');
+    expect(on.expectedMinutes! / predicted.minutesToCutOut.likely!).toBeCloseTo(1, 1);
+    const late = pullDownState(predicted, [{ minutes: 3 * p.minutes, celsius: p.likely }]);
+    expect(late.verdict).toBe('slower');
+    expect(late.expectedMinutes! / predicted.minutesToCutOut.likely!).toBeCloseTo(3, 0);
+    expect(pullDownState(predicted, []).verdict).toBe('none');
+  });
+});

@@ -1,0 +1,11 @@
+export { commissioningTests } from './list.ts';
+export { predict, type Predicted, type PullDownPoint } from './predicted.ts';
+export { type PullDownReading, pullDownState } from './pullDown.ts';
+export {
+  type CommissioningTest,
+  groupNames,
+  groups,
+  judgeValue,
+  type Measure,
+  type TestResult,
+} from './test.ts';

@@ -1,0 +1,94 @@
+import type { UnitDescription } from '../../foundation/unit/index.ts';
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import { templates } from '../../machines/box/index.ts';
+import { simulate, type Scenario } from '../../machines/simulation/index.ts';
+import { unitScenario } from '../tuning/index.ts';
+
+/** A point of a pull-down: minutes since the start, °C in a slow, a likely and a quick box. */
+export interface PullDownPoint {
+  readonly minutes: number;
+  readonly slow: number;
+  readonly likely: number;
+  readonly quick: number;
+}
+
+/** What the simulation of this unit says of its first hours. Minutes; null where it is not reached within the run. */
+export interface Predicted {
+  readonly startsAt: number;
+  readonly curve: readonly PullDownPoint[];
+  readonly minutesToCutOut: {
+    readonly slow: number | null;
+    readonly likely: number | null;
+    readonly quick: number | null;
+  };
+  readonly defrostMinutes: number | null;
+  readonly startsPerHour: number;
+  readonly dutyPercent: number;
+}
+
+const HOUR = 3600;
+const PULL_DOWN_HOURS = 8;
+/** Points of the curve. */
+const POINTS = 240;
+/** A tank's water is its goods: it is never empty, and takes a day and more. */
+const tank = (scenario: Scenario) => scenario.template === 'chilledWaterTank';
+
+/** An empty box as it stands when it is commissioned, and how far a real one may be from it: goods left inside, insulation, ambient (common practice). */
+const boxes = {
+  slow: { goodsFactor: 0.2, insulationFactor: 0.75, warmer: 2 },
+  likely: { goodsFactor: 0.06, insulationFactor: 1, warmer: 0 },
+  quick: { goodsFactor: 0.02, insulationFactor: 1.2, warmer: -2 },
+} as const;
+
+/**
+ * Pull-down from a temperature (ambient where none is given) and an ordinary day after it, simulated for this unit and these settings: the band in which the air
+ * should come down. A sentence where nothing can be run.
+ */
+export function predict(
+  unit: UnitDescription,
+  values: SettingValues,
+  startsAt: number | null = null,
+): Predicted | string {
+  const day = unitScenario(unit, values);
+  if (typeof day === 'string') return day;
+  const ambient = day.choice.ambient ?? templates[day.template].ambient;
+  const from = startsAt ?? ambient;
+  const run = (box: keyof typeof boxes) => {
+    const { goodsFactor, insulationFactor, warmer } = boxes[box];
+    const seconds = (tank(day) ? 5 : 1) * PULL_DOWN_HOURS * HOUR;
+    const scenario: Scenario = {
+      ...day,
+      choice: {
+        ...day.choice,
+        ambient: ambient + warmer,
+        goodsFactor: tank(day) ? 1 : goodsFactor,
+        insulationFactor,
+      },
+      doorUse: 'shut',
+      startAt: from,
+      warmUp: 0,
+      seconds,
+      startOfDay: 9 * HOUR,
+    };
+    return simulate(scenario, { stride: 5, sampleEvery: seconds / POINTS })!;
+  };
+  const [slow, likely, quick] = [run('slow'), run('likely'), run('quick')];
+  const reached = (r: typeof slow) => {
+    const stop = r.events.find((e) => e.kind === 'compressor' && e.value === false && e.reason !== 'defrost');
+    return stop ? stop.t / 60 : null;
+  };
+  const figures = simulate(day, { stride: 5 })!.figures;
+  return {
+    startsAt: from,
+    curve: likely.series.map((sample, i) => ({
+      minutes: sample.t / 60,
+      slow: slow.series[i]!.air,
+      likely: sample.air,
+      quick: quick.series[i]!.air,
+    })),
+    minutesToCutOut: { slow: reached(slow), likely: reached(likely), quick: reached(quick) },
+    defrostMinutes: figures.longestDefrostMinutes > 0 ? figures.longestDefrostMinutes : null,
+    startsPerHour: figures.startsPerHour,
+    dutyPercent: figures.dutyPercent,
+  };
+}

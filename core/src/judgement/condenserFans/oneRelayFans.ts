@@ -1,0 +1,49 @@
+import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
+import { quantity } from '../../foundation/quantities/index.ts';
+import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import type { UnitDescription } from '../../foundation/unit/index.ts';
+
+/** Rest of a fan motor between a stop and a start, min (common practice). */
+const MOTOR_REST = 1;
+
+/**
+ * Condenser fans on a control without a condenser group, such as one of a single relay: it cools on liquid temperature. The set point is where the fans stop, the differential above it
+ * where they start; no defrost, for none is wanted; no range for a user; the alarms go over as temperatures. What such a relay then does is read back by `fansInForce` (core/control). Other units and controls stay as they are.
+ */
+export function asOneRelayFans(
+  values: SettingValues,
+  unit: UnitDescription | null,
+  target: ControllerDefinition,
+): SettingValues {
+  if (!unit || unit.application !== 'condenserFans') return values;
+  if (target.parameters.some((p) => p.setting === 'condenser.setpoint')) return values;
+  const kept = Object.fromEntries(
+    Object.entries(values).filter(([id]) => !id.startsWith('condenser.')),
+  ) as SettingValues;
+  const moved: Partial<Record<SettingId, SettingValues[SettingId]>> = {};
+  const carry = (from: SettingId, to: SettingId) => {
+    if (values[from] !== undefined) moved[to] = values[from];
+  };
+  carry('condenser.setpoint', 'regulation.setpoint');
+  // Nobody turns a condenser: the user's range is the set point itself.
+  carry('condenser.setpoint', 'regulation.setpointMin');
+  carry('condenser.setpoint', 'regulation.setpointMax');
+  carry('condenser.differential', 'regulation.differential');
+  carry('condenser.highTemperature', 'alarms.highTemperature');
+  carry('condenser.lowTemperature', 'alarms.lowTemperature');
+  carry('condenser.alarmDifferential', 'alarms.differential');
+  carry('condenser.alarmDelay', 'alarms.delay');
+  return {
+    ...kept,
+    ...moved,
+    'regulation.action': 'cool',
+    'regulation.differentialPlacement': 'setpointIsCutOut',
+    'regulation.method': 'onOff',
+    'alarms.reference': 'absolute',
+    'compressor.minOffTime': quantity(MOTOR_REST, 'min'),
+    // A failed probe: fans that run keep the plant alive; fans that stand trip it.
+    'compressor.onProbeFault': 'run',
+    'defrost.method': 'none',
+    'defrost.maxDuration': quantity(0, 'min'),
+  };
+}

@@ -1,0 +1,187 @@
+import {
+  ceilTo,
+  floorTo,
+  printQuantity,
+  quantity,
+  roundTo,
+  valueIn,
+  type Quantity,
+} from '../../foundation/quantities/index.ts';
+import { describeSide } from '../../foundation/unit/index.ts';
+import { differenceOf, temperatureAt, type Draft, type PlanBasis } from './planned.ts';
+
+/** How far cut-in stays below the goods' limit, so that door openings do not carry the air over it: K. Common practice. */
+const MARGIN_K = { seldom: 0.5, normal: 1, busy: 1.5 } as const;
+
+/** The band: cut-out and cut-in, computed from the goods downward. */
+export interface Band {
+  readonly setpoint: Quantity;
+  readonly differential: Quantity;
+  readonly cutIn: Quantity;
+}
+
+/**
+ * Cut-in lies a margin below the warmest the goods may stand; the differential below that gives cut-out. For goods that cold spoils the
+ * differential shrinks until cut-out stays above their lower limit, down to 2 dF (1 K). All in whole degrees of the display, rounded to
+ * the cold side. Frozen food (−18 °C), normal door, wide: −3 °F down to −9 °F.
+ */
+export function bandFor(basis: PlanBasis): Band {
+  const limit =
+    basis.goods.max?.value ?? temperatureAt(basis, basis.freezer ? 0 : 41, basis.freezer ? -18 : 5);
+  if (basis.heated) return heatedBand(basis);
+  const degrees = basis.fahrenheit ? 'degF' : 'degC';
+  const width = basis.fahrenheit ? 'deltaF' : 'K';
+  const least = basis.fahrenheit ? 2 : 1;
+  const margin = valueIn(quantity(MARGIN_K[basis.unit.doorUse ?? 'normal'], 'K'), width);
+  const floor = coldest(basis);
+  const belowLimit = floorTo(valueIn(limit, degrees) - margin, 1);
+  // Goods with a narrow range, such as fish on ice: the margin gives way before the band does.
+  const cutIn =
+    floor === null
+      ? belowLimit
+      : Math.min(Math.max(belowLimit, floor + least), floorTo(valueIn(limit, degrees), 1));
+  const wanted = widthFor(basis).value;
+  const differential = floor === null ? wanted : Math.max(least, Math.min(wanted, floorTo(cutIn - floor, 1)));
+  return {
+    setpoint: quantity(roundTo(cutIn - differential, 1), degrees),
+    differential: quantity(differential, width),
+    cutIn: quantity(cutIn, degrees),
+  };
+}
+
+/** Heating begins a margin above the coldest the goods may stand and ends the differential higher; whole degrees, rounded to the warm side. */
+function heatedBand(basis: PlanBasis): Band {
+  const degrees = basis.fahrenheit ? 'degF' : 'degC';
+  const least = basis.goods.min?.value ?? temperatureAt(basis, 135, 57);
+  const margin = valueIn(
+    quantity(HOT_MARGIN_K * MARGIN_K[basis.unit.doorUse ?? 'normal'], 'K'),
+    basis.fahrenheit ? 'deltaF' : 'K',
+  );
+  const cutIn = ceilTo(valueIn(least, degrees) + margin, 1);
+  const differential = widthFor(basis);
+  return {
+    setpoint: quantity(cutIn + differential.value, degrees),
+    differential,
+    cutIn: quantity(cutIn, degrees),
+  };
+}
+
+/** Hot air cools fast behind an open door: the margin is wider than in the cold, as a factor. Common practice. */
+const HOT_MARGIN_K = 5;
+
+/** Below this a coil cleared by box air freezes up: 34 °F (1 °C), common practice. */
+const OFF_CYCLE_FLOOR = { degF: 34, degC: 1 } as const;
+
+/** The coldest cut-out: what the goods stand, and what box air can still melt at; null for freezers. Whole display degrees. */
+function coldest(basis: PlanBasis): number | null {
+  if (basis.freezer) return null;
+  const degrees = basis.fahrenheit ? 'degF' : 'degC';
+  const goodsFloor = basis.goods.min
+    ? ceilTo(valueIn(basis.goods.min.value, degrees), 1)
+    : Number.NEGATIVE_INFINITY;
+  const coilFloor =
+    basis.unit.defrostMethod === 'offCycle' ? OFF_CYCLE_FLOOR[degrees] : Number.NEGATIVE_INFINITY;
+  const floor = Math.max(goodsFloor, coilFloor);
+  return Number.isFinite(floor) ? floor : null;
+}
+
+function widthFor(basis: PlanBasis): Quantity {
+  const tight = basis.side('differential') === 'tight';
+  if (basis.freezer) return tight ? differenceOf(basis, 4, 2) : differenceOf(basis, 6, 3);
+  if (basis.heated) return tight ? differenceOf(basis, 4, 2) : differenceOf(basis, 6, 3);
+  if (['chilledWaterTank', 'pharmacyRefrigerator'].includes(basis.application))
+    return tight ? differenceOf(basis, 2, 1) : differenceOf(basis, 3, 2);
+  // A battery fridge and a walk-in or cellar whose users watch the dial are held closer.
+  const walkIn = ['walkInCooler', 'cellar', 'vehicleFridge'].includes(basis.application);
+  if (walkIn) return tight ? differenceOf(basis, 2, 1) : differenceOf(basis, 4, 2);
+  return tight ? differenceOf(basis, 3, 2) : differenceOf(basis, 5, 3);
+}
+
+/** Regulation and the end user's range. */
+export function planBand(basis: PlanBasis): readonly Draft[] {
+  const band = bandFor(basis);
+  const limit = basis.heated ? basis.goods.min : basis.goods.max;
+  const limitText = limit
+    ? `${basis.goods.name.toLowerCase()} may stand at ${printQuantity(limit.value)} (${limit.source})`
+    : 'common practice';
+  const door = basis.unit.doorUse ?? 'normal';
+  const narrow = basis.side('userRange') === 'narrow';
+  const up = narrow ? quantity(0, band.differential.unit) : differenceOf(basis, 5, 3);
+  const down = narrow ? differenceOf(basis, 4, 2) : differenceOf(basis, 10, 6);
+  if (basis.heated) return heatedDrafts(basis, band, limitText);
+  const lowest = Math.max(
+    band.setpoint.value - down.value,
+    Math.min(band.setpoint.value, coldest(basis) ?? Number.NEGATIVE_INFINITY),
+  );
+  return [
+    { setting: 'regulation.action', value: 'cool', reason: 'The first stage cools.' },
+    {
+      setting: 'regulation.setpoint',
+      value: band.setpoint,
+      reason: `Cut-in at ${printQuantity(band.cutIn)} keeps the air under the limit with the door used ${door === 'normal' ? 'normally' : door}: ${limitText}. Cut-out lies ${printQuantity(band.differential)} below it.`,
+    },
+    {
+      setting: 'regulation.differential',
+      value: band.differential,
+      reason: `Runs from ${printQuantity(band.cutIn)} down to ${printQuantity(band.setpoint)}; ${describeSide('differential', basis.side('differential'))}.`,
+      school: 'differential',
+    },
+    {
+      setting: 'regulation.differentialPlacement',
+      value: 'setpointIsCutOut',
+      reason:
+        'On most controls the set point is where cooling stops; a control that means it otherwise gets its set point moved.',
+    },
+    {
+      setting: 'regulation.setpointMin',
+      value: quantity(lowest, band.setpoint.unit),
+      reason: `The user may go ${printQuantity(quantity(band.setpoint.value - lowest, down.unit))} colder; ${describeSide('userRange', basis.side('userRange'))}.`,
+      school: 'userRange',
+    },
+    {
+      setting: 'regulation.setpointMax',
+      value: quantity(band.setpoint.value + up.value, band.setpoint.unit),
+      reason: narrow
+        ? `Not warmer than the set point: cut-in would pass the limit of the goods.`
+        : `The user may go ${printQuantity(up)} warmer; cut-in may then pass the limit of the goods.`,
+      school: 'userRange',
+    },
+  ];
+}
+
+/** The same for what keeps warm: everything mirrored. */
+function heatedDrafts(basis: PlanBasis, band: Band, limitText: string): readonly Draft[] {
+  const up = differenceOf(basis, 10, 5);
+  return [
+    { setting: 'regulation.action', value: 'heat', reason: 'The first stage heats: this unit keeps warm.' },
+    {
+      setting: 'regulation.setpoint',
+      value: band.setpoint,
+      reason: `Heating begins at ${printQuantity(band.cutIn)}, above the least the goods may have: ${limitText}. It ends ${printQuantity(band.differential)} higher.`,
+    },
+    {
+      setting: 'regulation.differential',
+      value: band.differential,
+      reason: `Heats from ${printQuantity(band.cutIn)} up to ${printQuantity(band.setpoint)}; ${describeSide('differential', basis.side('differential'))}.`,
+      school: 'differential',
+    },
+    {
+      setting: 'regulation.differentialPlacement',
+      value: 'setpointIsCutOut',
+      reason:
+        'The set point is where heating stops; a control that means it otherwise gets its set point moved.',
+    },
+    {
+      setting: 'regulation.setpointMin',
+      value: band.setpoint,
+      reason: 'Not colder than the set point: heating would begin below the limit of the goods.',
+      school: 'userRange',
+    },
+    {
+      setting: 'regulation.setpointMax',
+      value: quantity(band.setpoint.value + up.value, band.setpoint.unit),
+      reason: `The user may go ${printQuantity(up)} warmer.`,
+      school: 'userRange',
+    },
+  ];
+}

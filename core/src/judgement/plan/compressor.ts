@@ -1,0 +1,85 @@
+import { describeSide } from '../../foundation/unit/index.ts';
+import { minutes, type Draft, type PlanBasis } from './planned.ts';
+
+/** Rest, power-up delay and what happens when the air probe fails. */
+export function planCompressor(basis: PlanBasis): readonly Draft[] {
+  return [...rests(basis), ...probeFailure(basis)];
+}
+
+function rests(basis: PlanBasis): readonly Draft[] {
+  if (basis.heated)
+    return [{ setting: 'compressor.minOffTime', value: minutes(0), reason: 'A heater needs no rest.' }];
+  if (basis.unit.compressor === 'rackSolenoid')
+    return [
+      {
+        setting: 'compressor.minOffTime',
+        value: minutes(0),
+        reason: 'The relay opens a solenoid valve on a rack; the rack rests its own compressors.',
+        school: 'restartProtection',
+      },
+      {
+        setting: 'compressor.powerOnDelay',
+        value: minutes(0),
+        reason: 'The rack staggers its own starts.',
+        school: 'restartProtection',
+      },
+    ];
+  const side = basis.side('restartProtection');
+  const rest = side === 'long' ? 5 : 3;
+  const kept =
+    side === 'none'
+      ? ' A rest of none was asked for, but this relay switches a compressor: 3 min stays.'
+      : '';
+  return [
+    {
+      setting: 'compressor.minOffTime',
+      value: minutes(rest),
+      reason: `Pressures equalise in 2 to 3 min (small capillary units 5); ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`,
+      school: 'restartProtection',
+    },
+    {
+      setting: 'compressor.powerOnDelay',
+      value: minutes(basis.freezer ? 3 : 2),
+      reason:
+        'After a power cut not everything on the site starts in the same second, and the compressor has rested.',
+      school: 'restartProtection',
+    },
+  ];
+}
+
+function probeFailure(basis: PlanBasis): readonly Draft[] {
+  if (basis.heated)
+    return [
+      {
+        setting: 'compressor.onProbeFault',
+        value: 'stop',
+        reason: 'A heater that nothing measures must not run, whatever the goods cost.',
+      },
+    ];
+  const side = basis.side('probeFailure');
+  const drafts: Draft[] = [
+    {
+      setting: 'compressor.onProbeFault',
+      value: side,
+      reason: `The answer depends on which is dearer, the goods or the compressor: ${describeSide('probeFailure', side)}.`,
+      school: 'probeFailure',
+    },
+  ];
+  if (side !== 'dutyCycle') return drafts;
+  const [on, off] = basis.freezer ? [15, 10] : [10, 15];
+  return [
+    ...drafts,
+    {
+      setting: 'compressor.faultOnTime',
+      value: minutes(on),
+      reason: `${on} min of each ${on + off}: about the duty of a ${basis.freezer ? 'freezer' : 'refrigerator'} at design ambient.`,
+      school: 'probeFailure',
+    },
+    {
+      setting: 'compressor.faultOffTime',
+      value: minutes(off),
+      reason: 'Longer than the rest the compressor needs.',
+      school: 'probeFailure',
+    },
+  ];
+}

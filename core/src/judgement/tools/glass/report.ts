@@ -1,0 +1,189 @@
+import { clockWords, baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
+import {
+  AIR_HEAT,
+  boxOf,
+  doorFlow,
+  humidityRatio,
+  templates,
+  VAPORISATION,
+} from '../../../machines/box/index.ts';
+import { doorOf, simulate, UnitRun, type Scenario, type Spread } from '../../../machines/simulation/index.ts';
+import type { SettingValues } from '../../../foundation/settings/index.ts';
+import { unitScenario } from '../../tuning/index.ts';
+import {
+  figure,
+  goodsHold,
+  shownCelsius,
+  shownKelvin,
+  tryAll,
+  type ToolInput,
+  type ToolRow,
+  type ToolWork,
+} from '../report.ts';
+import { coolingForInterval, cycleMinutes, cyclesPerDay, startsOfDay, type PeriodCycle } from './cycle.ts';
+import { dewPoint, glassSurface, heaterNeeded, sweatsFrom } from './sweat.ts';
+
+const triedCooling = [180, 240, 360, 480];
+const triedDefrost = [20, 30, 45];
+/** Ice that may stay after a defrost, kg. */
+const ICE_LEFT = 0.03;
+
+interface Trial {
+  readonly cycle: PeriodCycle;
+  readonly ice: number;
+  readonly product: Spread;
+  readonly share: number;
+}
+
+/** A glass-door merchandiser or vending machine: periods of cooling and defrost, sweat on the glass, what doors bring, the night. */
+export const glassReport: ToolWork = (input, progress) => {
+  const { unit, values, facts, display } = input;
+  const base = unitScenario(unit, values, { hours: 48 });
+  if (typeof base === 'string') return base;
+  const c = (value: number) => shownCelsius(value, display);
+  const template = templates[base.template];
+  const room = base.choice.ambient ?? template.ambient;
+  const relative = facts.roomHumidity / 100;
+  const scenario: Scenario = { ...base, choice: { ...base.choice, humidity: relative } };
+  const front = {
+    room,
+    inside: base.config.setpoint,
+    conductance: facts.glassConductance,
+    heater: facts.glassHeater,
+  };
+  const surface = glassSurface(front);
+  const dew = dewPoint(room, relative);
+  const wet = surface < dew;
+  const needed = heaterNeeded(front, relative);
+
+  const grid = triedCooling.flatMap((cooling) => triedDefrost.map((defrost) => ({ cooling, defrost })));
+  const trials = tryAll(
+    grid,
+    (cycle) => tryCycle(scenario, cycle),
+    (share) => progress(share * 0.8),
+  );
+  if (trials === null || typeof trials === 'string') return trials;
+  const holds = (t: Trial) => t.ice <= ICE_LEFT && goodsHold(t.product, base.storage);
+  const best = trials.filter(holds).toSorted((a, b) => a.share - b.share)[0];
+  const rows = trials.map((t): ToolRow => ({
+    id: `${t.cycle.cooling}:${t.cycle.defrost}`,
+    cells: [
+      `${t.cycle.cooling} + ${t.cycle.defrost} min`,
+      `${figure(cyclesPerDay(t.cycle), '')}, every ${figure(cycleMinutes(t.cycle), 'min', 0)}`,
+      t.ice > ICE_LEFT ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
+      c(t.product.max),
+    ],
+    best: t === best,
+    off: !holds(t),
+    values: cycleValues(t.cycle),
+    why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, goods at most ${c(t.product.max)} in two simulated days`,
+  }));
+  const set = setCycle(values);
+  return {
+    answer: wet
+      ? `The glass sweats: ${c(surface)} on the outside, dew point of the room ${c(dew)}. ${figure(needed, 'W/m²', 0)} of glass heater would keep it dry, or the room below ${figure(sweatsFrom(front) * 100, '%', 0)}.`
+      : `The glass stays dry: ${c(surface)} on the outside, dew point of the room ${c(dew)}; it sweats from ${figure(sweatsFrom(front) * 100, '%', 0)} of humidity.`,
+    words: [
+      set
+        ? `As set: ${set.cooling} min of cooling, then ${set.defrost} min of defrost: every ${cycleMinutes(set)} min, ${figure(cyclesPerDay(set), 'a day')}; from 06:00 at ${startsOfDay(
+            set,
+            360,
+          )
+            .map((minutes) => clockWords(60 * minutes))
+            .join(
+              ', ',
+            )}. Counted as a clock interval the same would be ${cycleMinutes(set)} min, not ${set.cooling}; an interval of ${set.cooling} min between starts is ${coolingForInterval(set.cooling, set.defrost)} min of cooling.`
+        : 'Defrost is not counted by a cooling period here.',
+      doorWords(input, room, relative),
+      'The old cold control is bridged and the new control put into the compressor’s feed: its contact opens what the cold control opened, its supply is tapped before it. Fit and Wire draws it.',
+      setbackWords(input, scenario),
+    ],
+    tables: [
+      {
+        id: 'periods',
+        title: 'Cooling period and defrost period, two days each',
+        heads: ['Periods', 'Defrosts a day', 'Coil', 'Goods at most'],
+        rows,
+      },
+    ],
+  };
+};
+
+function cycleValues({ cooling, defrost }: PeriodCycle): SettingValues {
+  return {
+    'defrost.method': 'offCycle',
+    'defrost.initiation': 'coolingTime',
+    'defrost.interval': quantity(cooling, 'min'),
+    'defrost.maxDuration': quantity(defrost, 'min'),
+  };
+}
+
+/** The periods as set; null where defrost is not counted so. */
+function setCycle(values: SettingValues): PeriodCycle | null {
+  const [interval, longest] = [values['defrost.interval'], values['defrost.maxDuration']];
+  if (values['defrost.initiation'] !== 'coolingTime' || !isQuantity(interval) || !isQuantity(longest))
+    return null;
+  return { cooling: Math.round(baseValue(interval) / 60), defrost: Math.round(baseValue(longest) / 60) };
+}
+
+function tryCycle(scenario: Scenario, cycle: PeriodCycle): Trial {
+  const defrost = {
+    ...scenario.config.defrost,
+    method: 'offCycle' as const,
+    initiation: 'coolingTime' as const,
+    interval: cycle.cooling * 60,
+    maxDuration: cycle.defrost * 60,
+    byTemperature: false,
+  };
+  const { figures } = simulate({ ...scenario, config: { ...scenario.config, defrost } }, { stride: 5 })!;
+  return {
+    cycle,
+    ice: figures.iceLeftAfterDefrost ?? figures.iceGrown,
+    product: figures.product,
+    share: figures.defrostPercent,
+  };
+}
+
+/** Heat and water that the openings of a day bring in. */
+function doorWords({ unit }: ToolInput, room: number, relative: number): string {
+  const t = templates[unit.application as 'merchandiser'];
+  const box = boxOf(unit.application as 'merchandiser');
+  const inside: [number, number] = [t.inside, humidityRatio(t.inside, 0.8)];
+  const outside: [number, number] = [room, humidityRatio(room, relative)];
+  const flow = doorFlow(box.door, inside, outside, true);
+  const isOpen = doorOf(unit.application as 'merchandiser', unit.doorUse ?? 'normal');
+  let [openings, seconds] = [0, 0];
+  for (let second = 1; second < 86400; second += 1) {
+    if (!isOpen(second)) continue;
+    seconds += 1;
+    if (!isOpen(second - 1)) openings += 1;
+  }
+  const heat =
+    flow * seconds * (AIR_HEAT * (room - t.inside) + Math.max(0, outside[1] - inside[1]) * VAPORISATION);
+  const water = flow * seconds * Math.max(0, outside[1] - inside[1]);
+  return `Doors: about ${figure(openings, 'openings', 0)} a day bring ${figure(heat / 3.6e6, 'kWh')} of heat and ${figure(water * 1000, 'g', 0)} of water, which the coil must take and the defrost give back.`;
+}
+
+/** What a set-back in the closed hours saves, where the control has one. */
+function setbackWords({ definition, facts, values, unit, display }: ToolInput, scenario: Scenario): string {
+  const has = definition?.parameters.some((p) => p.setting === 'regulation.setback') ?? false;
+  if (definition && !has) return `${definition.family} has no set-back for the night.`;
+  const back = values['regulation.setback'];
+  const by = isQuantity(back) && baseValue(back) > 0 ? baseValue(back) : 2;
+  const [on, off] = [facts.setbackFrom * 3600, facts.setbackTo * 3600];
+  const run = (setback: boolean) => {
+    const one = new UnitRun({ ...scenario, config: { ...scenario.config, setback: by } }, 1);
+    const total = scenario.warmUp + scenario.seconds;
+    for (let t = 0; t < total; t += 1) {
+      if (t === scenario.warmUp) one.beginCount();
+      const clockSecond = (t - scenario.warmUp + 86400 * 60) % 86400;
+      if (setback && clockSecond === on) one.give([{ does: 'setbackOn' }]);
+      if (setback && clockSecond === off) one.give([{ does: 'setbackOff' }]);
+      one.second(t - scenario.warmUp);
+    }
+    one.advance();
+    return one.count.figures(one.flows);
+  };
+  const [plain, night] = [run(false), run(true)];
+  return `Night set-back of ${shownKelvin(by, display)} from ${clockWords(facts.setbackFrom * 3600)} to ${clockWords(facts.setbackTo * 3600)}: ${figure(plain.kWhPerDay, '')} becomes ${figure(night.kWhPerDay, 'kWh a day')}, goods at most ${shownCelsius(night.product.max, display)} instead of ${shownCelsius(plain.product.max, display)}.${unit.goods === 'drinks' ? '' : ' Only where the goods may have it.'}`;
+}

@@ -1,0 +1,16 @@
+export { offsetIsEnough, onThePlate, type PairedOffset, pairedOffset } from './battery/pairedOffset.ts';
+export { type ToolFactId, toolFactIds, toolFactWords, usualToolFacts } from './facts.ts';
+export { bestPlace } from './frost/bestPlace.ts';
+export type { CoilLook, HumidityCourse } from './humidity/decide.ts';
+export {
+  type FrostNote,
+  shownCelsius,
+  shownKelvin,
+  type ToolInput,
+  type ToolReport,
+  type ToolTable,
+  typedCelsius,
+  typedKelvin,
+} from './report.ts';
+export { twoBands, type TwoBands } from './stages/bands.ts';
+export { type ToolId, tools, toolsFor } from './tools.ts';

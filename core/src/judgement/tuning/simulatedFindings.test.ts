@@ -1,0 +1,74 @@
+import { describe, expect, test } from '@jest/globals';
+import { plan, valuesOf } from '../plan/index.ts';
+import {
+  applications,
+  isMachine,
+  type Application,
+  type SettingValues,
+} from '../../foundation/settings/index.ts';
+import { units } from '../../../testing/runs.ts';
+import { plainUnit } from '../../../testing/units.ts';
+import { simulatedFindings } from './simulatedFindings.ts';
+
+const { c, k, min } = { ...units, min: (value: number) => ({ value, unit: 'min' as const }) };
+const findings = (application: Application, change: SettingValues = {}) => {
+  const unit = plainUnit(application);
+  const values = { ...valuesOf(plan(unit)), ...change };
+  const found = simulatedFindings(unit, values);
+  if (typeof found === 'string') throw new Error(found);
+  return { unit, values, found };
+};
+
+test.each(applications.filter((one) => !isMachine(one)))(
+  'the plan of a %s stands its own simulated day',
+  (application) => {
+    expect(findings(application).found).toEqual([]);
+  },
+);
+
+describe('a mistake that only a run can tell is found, and its remedy takes it away (oracle: the run again)', () => {
+  test.each<[string, Application, SettingValues]>([
+    ['iceGrows', 'walkInFreezer', { 'defrost.endTemperature': c(4) }],
+    ['defrostEndsByTime', 'walkInFreezer', { 'defrost.maxDuration': min(15) }],
+    ['drainTooShort', 'walkInFreezer', { 'defrost.drainTime': min(0) }],
+    ['goodsTooWarm', 'walkInFreezer', { 'regulation.setpoint': c(-18) }],
+    [
+      'nuisanceAlarm',
+      'walkInFreezer',
+      { 'alarms.highTemperature': c(-18), 'alarms.delay': min(1), 'alarms.defrostExclusion': min(0) },
+    ],
+    [
+      'restOvershoots',
+      'reachInRefrigerator',
+      { 'regulation.differential': k(1), 'compressor.minOffTime': min(15) },
+    ],
+    [
+      'tooManyStarts',
+      'vehicleFridge',
+      { 'regulation.differential': k(0.2), 'compressor.minOffTime': min(0) },
+    ],
+    [
+      'stagesFightInRun',
+      'cellar',
+      {
+        'stage2.function': 'thermostat',
+        'stage2.action': 'heat',
+        'stage2.reference': 'absolute',
+        'stage2.setpoint': c(15.5),
+        'stage2.differential': k(3),
+      },
+    ],
+  ])('%s', (code, application, change) => {
+    const { unit, values, found } = findings(application, change);
+    const finding = found.find((f) => f.code === code);
+    expect(found.map((f) => f.code)).toContain(code);
+    expect(finding!.message).toMatch(/\d/);
+    expect(finding!.remedy).not.toBeNull();
+    const after = simulatedFindings(unit, { ...values, ...finding!.remedy!.values });
+    expect(typeof after === 'string' ? after : after.map((f) => f.code)).not.toContain(code);
+  });
+});
+
+test('nothing to run: a sentence', () => {
+  expect(simulatedFindings(plainUnit('walkInCooler'), {})).toContain('expected a set point');
+});

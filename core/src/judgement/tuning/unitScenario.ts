@@ -1,0 +1,75 @@
+import { goods, type UnitDescription } from '../../foundation/unit/index.ts';
+import { controlConfig } from '../../machines/box/index.ts';
+import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import type { DoorUse, Fault, FaultKind, Scenario } from '../../machines/simulation/index.ts';
+
+const HOUR = 3600;
+
+/** What of a unit's run may be asked otherwise. Hours. */
+export interface RunChoice {
+  readonly faults?: readonly Fault[];
+  readonly hours?: number;
+  readonly warmUpHours?: number;
+  readonly doorUse?: DoorUse;
+}
+
+/**
+ * The run that shows what settings will do on a unit: a box of its kind, its own ambient and door, a day after a day to settle. A sentence where
+ * nothing can be run yet.
+ */
+export function unitScenario(
+  unit: UnitDescription,
+  values: SettingValues,
+  { faults = [], hours = 24, warmUpHours = 24, doorUse = unit.doorUse ?? 'normal' }: RunChoice = {},
+): Scenario | string {
+  if (unit.application === 'condenserFans')
+    return 'Condenser fans keep no box cold; their day is simulated under Fans.';
+  if (unit.application === 'heatMeter')
+    return 'A heat meter regulates nothing; its heat is worked out under Tools.';
+  const config = controlConfig(values);
+  if (typeof config === 'string') return config;
+  const limits = goods[unit.goods];
+  return {
+    config,
+    template: unit.application,
+    choice: isQuantity(unit.ambient) ? { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) } : {},
+    doorUse,
+    faults,
+    seconds: Math.round(hours * HOUR),
+    warmUp: Math.round(warmUpHours * HOUR),
+    startOfDay: 0,
+    storage: {
+      min: limits.min ? baseValue(limits.min.value) : null,
+      max: limits.max ? baseValue(limits.max.value) : null,
+    },
+  };
+}
+
+/** What may be tried: a fault in words, from when to when of the simulated day, hours. */
+export const whatIfs: readonly {
+  readonly kind: FaultKind;
+  readonly words: string;
+  readonly from: number;
+  readonly to: number;
+  readonly amount?: number;
+}[] = [
+  { kind: 'airProbeOpen', words: 'air probe open from 02:00', from: 2, to: 24 },
+  { kind: 'coilProbeOpen', words: 'coil probe open all day', from: 0, to: 24 },
+  { kind: 'airProbeDrift', words: 'air probe reads 2 K too cold', from: 0, to: 24, amount: -2 },
+  { kind: 'deadCompressor', words: 'compressor dead from 10:00', from: 10, to: 24 },
+  { kind: 'deadHeater', words: 'defrost heater dead all day', from: 0, to: 24 },
+  { kind: 'deadFan', words: 'evaporator fan dead from 10:00', from: 10, to: 24 },
+  { kind: 'doorLeftOpen', words: 'door left open, 17:00 to 19:00', from: 17, to: 19 },
+  { kind: 'dirtyCondenser', words: 'condenser dirty, 15 K hotter', from: 0, to: 24, amount: 15 },
+  { kind: 'lowCharge', words: 'low charge, 60 % of capacity', from: 0, to: 24, amount: 0.6 },
+  { kind: 'powerCut', words: 'power cut, 12:00 to 14:00', from: 12, to: 14 },
+];
+
+/** The fault of a run; none where nothing is tried. In a longer run what lasts all day lasts all run. */
+export function faultsOf(kind: FaultKind | '', hours = 24): readonly Fault[] {
+  const found = whatIfs.find((w) => w.kind === kind);
+  if (!found) return [];
+  const to = found.to === 24 ? hours : found.to;
+  return [{ kind: found.kind, from: found.from * HOUR, to: to * HOUR, amount: found.amount ?? null }];
+}

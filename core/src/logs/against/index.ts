@@ -1,0 +1,3 @@
+export { type Judged, judgeLog } from './against.ts';
+export { type LogFindingCode, logFindingCodes } from './finding.ts';
+export { logReport } from './report.ts';

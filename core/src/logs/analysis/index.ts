@@ -1,0 +1,6 @@
+export { analyse } from './analyse.ts';
+export { type Analysis, type KnownSettings, nothingKnown } from './analysis.ts';
+export { driftOf } from './days.ts';
+export type { Defrost } from './defrosts.ts';
+export { meanKineticTemperature } from './kinetic.ts';
+export { median } from './statistics.ts';

@@ -1,0 +1,12 @@
+export { doorOf, type DoorUse } from './doors.ts';
+export type { Figures, Spread, StorageLimits } from './figures.ts';
+export { judgeRun } from './judge.ts';
+export { gapSentence, logGaps } from './logGaps.ts';
+export { readLog } from './readLog.ts';
+export { replay, type Replayed } from './replay.ts';
+export { type Fault, type FaultKind, readScenario, type Scenario } from './scenario.ts';
+export { seriesCsv } from './seriesCsv.ts';
+export { type Sample, simulate, type Simulated } from './simulate.ts';
+export { readVary, sweep } from './sweep.ts';
+export { GOODS_NEAR, ICE_NOTICED, MOST_STARTS, WATER_NOTICED } from './thresholds.ts';
+export { UnitRun } from './unitRun.ts';

@@ -1,0 +1,43 @@
+import { printFor, printNumber, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
+import type { Figures, StorageLimits } from './figures.ts';
+import { GOODS_NEAR, ICE_NOTICED, MOST_STARTS } from './thresholds.ts';
+
+const grams = (kg: number) => `${Math.round(kg * 1000)} g`;
+
+/** What a simulated run says against its settings, each in a sentence with its number, gravest first; nothing where the run is sound. */
+export function judgeRun(
+  f: Figures,
+  storage: StorageLimits,
+  unit: TemperatureUnit = 'degC',
+): readonly string[] {
+  const degrees = (celsius: number) => printFor(quantity(round(celsius), 'degC'), unit);
+  const said: string[] = [];
+  if (storage.max !== null && f.product.max > storage.max + GOODS_NEAR)
+    said.push(`the goods reach ${degrees(f.product.max)}, their limit is ${degrees(storage.max)}`);
+  if (storage.min !== null && f.product.min < storage.min - GOODS_NEAR)
+    said.push(`the goods fall to ${degrees(f.product.min)}, their limit is ${degrees(storage.min)}`);
+  if (f.iceGrown > ICE_NOTICED)
+    said.push(`${grams(f.iceGrown)} of ice grow over the run: the defrosts do not clear the coil`);
+  if ((f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED)
+    said.push(
+      `${grams(f.iceLeftAfterDefrost!)} of ice are left after a defrost: it ends too early or too cold`,
+    );
+  if (
+    f.defrosts.time > 0 &&
+    f.defrosts.temperature === 0 &&
+    f.longestDefrostMinutes > 0 &&
+    f.iceGrown > ICE_NOTICED
+  )
+    said.push(`all ${f.defrosts.time} defrosts end by time`);
+  if (f.startsPerHour > MOST_STARTS)
+    said.push(
+      `${f.startsPerHour.toFixed(1)} starts an hour: the differential is too narrow or the rest too short`,
+    );
+  for (const [cause, n] of Object.entries(f.alarms))
+    said.push(`${n} ${cause} ${n === 1 ? 'alarm' : 'alarms'} in ${printNumber(round(f.hours))} h`);
+  if (f.dutyPercent > 95)
+    said.push(`it runs ${Math.round(f.dutyPercent)} % of the time: nothing is left for a warmer day`);
+  return said;
+}
+
+const round = (value: number) => Math.round(value * 10) / 10;

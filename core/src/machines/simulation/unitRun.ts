@@ -1,0 +1,260 @@
+import {
+  letPass,
+  powerUp,
+  quietFor,
+  tick,
+  type Command,
+  type ControlConfig,
+  type ControlEvent,
+  type ControlInputs,
+  type ControlState,
+} from '../box/index.ts';
+import {
+  boxOf,
+  driveAtRest,
+  humidityRatio,
+  restingBox,
+  stepBox,
+  templates,
+  type BoxDrive,
+  type BoxFlows,
+  type BoxParameters,
+  type BoxState,
+} from '../box/index.ts';
+import { doorOf } from './doors.ts';
+import { FigureCount } from './figures.ts';
+import type { Fault, FaultKind, Scenario } from './scenario.ts';
+import type { Sample } from './simulate.ts';
+
+const DAY = 86400;
+
+/**
+ * A control and its box, second by second: a simulation runs through one, a practice panel has one behind it. Settings may be exchanged and keys pressed on the way.
+ */
+export class UnitRun {
+  readonly events: ControlEvent[] = [];
+  readonly count: FigureCount;
+  readonly flows: BoxFlows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  private readonly box: BoxParameters;
+  private readonly state: BoxState;
+  private control: ControlState;
+  private readonly door: (secondOfDay: number) => boolean;
+  private readonly drive: BoxDrive;
+  private readonly inputs: ControlInputs;
+  private heats: boolean;
+  private counting = false;
+  /** Second of the run: the control's own time begins anew after a power cut. */
+  private now = 0;
+  private dark = false;
+  private phase: ControlState['phase'] = 'regulate';
+  private secondOfDay: number;
+
+  /** Seconds that the box is behind the control. */
+  private behind = 0;
+  private broken: readonly Fault[] = [];
+  /** Second at which a fault begins or ends next. */
+  private nextFault = -Infinity;
+  /** Seconds in which the control would change nothing on the same readings. */
+  private quiet = 0;
+
+  private readonly scenario: Scenario;
+  private readonly stride: number;
+
+  private config: ControlConfig;
+
+  constructor(scenario: Scenario, stride = 1) {
+    this.scenario = scenario;
+    this.config = scenario.config;
+    this.stride = stride;
+    const t = templates[scenario.template];
+    const { ambient = t.ambient, humidity = t.humidity } = scenario.choice;
+    this.box = boxOf(scenario.template, scenario.choice);
+    const inside = scenario.startAt ?? t.inside;
+    this.state = restingBox(inside);
+    this.control = powerUp(scenario.config.setpoint);
+    this.door = doorOf(scenario.template, scenario.doorUse);
+    const begins = (scenario.startOfDay - scenario.warmUp) % DAY;
+    this.secondOfDay = begins < 0 ? begins + DAY : begins;
+    this.heats = scenario.config.stage.heat;
+    this.count = new FigureCount(scenario.storage, this.state);
+    this.drive = driveAtRest(ambient, humidityRatio(ambient, humidity));
+    this.inputs = {
+      air: inside,
+      coil: inside,
+      coil2: null,
+      doorOpen: false,
+      alarmInput: false,
+      timeOfDay: 0,
+      commands: [],
+    };
+  }
+
+  /** Other settings from the next second on: what the control remembers of its times stays. */
+  reconfigure(config: ControlConfig): void {
+    this.config = config;
+    this.heats = config.stage.heat;
+    this.control.setpoint = config.setpoint;
+    this.quiet = 0;
+  }
+
+  /** Keys and bus: done in the next second. */
+  give(commands: readonly Command[]): void {
+    this.inputs.commands = [...this.inputs.commands, ...commands];
+    this.quiet = 0;
+  }
+
+  /** How the control and what it switches stand. */
+  get standing(): {
+    readonly control: Readonly<ControlState>;
+    readonly box: Readonly<BoxState>;
+    readonly drive: Readonly<BoxDrive>;
+  } {
+    return { control: this.control, box: this.state, drive: this.drive };
+  }
+
+  /** From here on events and figures count; the control goes on as it stands. */
+  beginCount(): void {
+    this.advance();
+    this.counting = true;
+    this.events.length = 0;
+    this.flows.compressorJoules = 0;
+    this.flows.otherJoules = 0;
+    this.count.begin(this.state);
+  }
+
+  /** One second: the control on what it reads, then the box under what it switched. */
+  second(t: number): void {
+    this.now = t;
+    const { drive, inputs, state, scenario } = this;
+    const secondOfDay = this.secondOfDay;
+    this.secondOfDay = secondOfDay === DAY - 1 ? 0 : secondOfDay + 1;
+    inputs.air = state.probe;
+    inputs.coil = state.coilProbe;
+    inputs.timeOfDay = secondOfDay;
+    inputs.doorOpen = this.door(secondOfDay);
+    const power = scenario.faults.length === 0 || this.applyFaults(t);
+    if (power) {
+      if (this.dark) this.control = powerUp(this.control.setpoint);
+      this.dark = false;
+      if (this.quiet > 0 && this.behind > 0 && inputs.doorOpen === drive.doorOpen) {
+        // Nothing new is read and nothing is due: the second only passes.
+        this.quiet -= 1;
+        letPass(this.control, 1, secondOfDay);
+        this.behind += 1;
+        if (this.behind >= this.stride) this.advance();
+        return;
+      }
+      tick(this.config, this.control, inputs, this.emit);
+      if (inputs.commands.length > 0) inputs.commands = [];
+      if (this.stride > 1) this.quiet = quietFor(this.config, this.control);
+    } else if (!this.dark) this.goDark();
+    const { out, phase } = this.control;
+    const hotGas = power && phase === 'defrost' && this.config.defrost.method === 'hotGas';
+    const compressor = power && out.compressor && !this.heats;
+    const airHeater = power && ((out.compressor && this.heats) || (out.stage2 && this.config.stage2.heat));
+    const heater = power && out.defrost && !hotGas;
+    const fan = power && out.fan;
+    if (
+      compressor !== drive.compressor ||
+      heater !== drive.heater ||
+      fan !== drive.fan ||
+      inputs.doorOpen !== drive.doorOpen ||
+      airHeater !== drive.airHeater ||
+      hotGas !== drive.hotGas ||
+      phase !== this.phase
+    ) {
+      // Up to here the box went under what was switched before.
+      this.advance();
+      drive.compressor = compressor;
+      drive.airHeater = airHeater;
+      drive.heater = heater;
+      drive.hotGas = hotGas;
+      drive.fan = fan;
+      drive.doorOpen = inputs.doorOpen;
+      this.phase = phase;
+    }
+    this.behind += 1;
+    if (this.behind >= this.stride) this.advance();
+  }
+
+  /** Brings the box to the control's time. */
+  advance(): void {
+    const { behind, drive, state } = this;
+    if (behind === 0) return;
+    this.behind = 0;
+    stepBox(this.box, state, drive, behind, this.flows);
+    if (this.counting) this.count.add(state, this.phase, drive, behind);
+  }
+
+  sample(t: number): Sample {
+    const { state, control, drive } = this;
+    return {
+      t,
+      air: state.air,
+      coil: state.zones[0].temperature,
+      product: state.productSlow,
+      frost: state.zones[0].frost + state.zones[1].frost,
+      compressor: drive.compressor || (this.heats && drive.airHeater),
+      fan: drive.fan,
+      defrost: drive.heater || drive.hotGas,
+      phase: control.phase,
+      stage2: control.out.stage2,
+      alarm: control.out.alarm,
+      door: drive.doorOpen,
+    };
+  }
+
+  private readonly emit = (event: ControlEvent): void => {
+    if (!this.counting) return;
+    const told = { ...event, t: this.now };
+    this.events.push(told);
+    this.count.event(told);
+  };
+
+  /** The power goes: the control cannot say so itself, but its outputs and its phase are over all the same. */
+  private goDark(): void {
+    this.dark = true;
+    const { control } = this;
+    for (const kind of ['compressor', 'defrost', 'fan', 'stage2', 'alarm'] as const) {
+      if (control.out[kind]) this.emit({ t: this.now, kind, value: false, reason: 'powerCut' });
+      control.out[kind] = false;
+    }
+    if (control.phase === 'regulate') return;
+    control.phase = 'regulate';
+    this.emit({ t: this.now, kind: 'phase', value: 'regulate', reason: 'powerCut' });
+  }
+
+  /** Sets what is broken at this second; false while the power is cut. */
+  private applyFaults(t: number): boolean {
+    if (t >= this.nextFault) this.breakAndMend(t);
+    const { inputs } = this;
+    let power = true;
+    for (const fault of this.broken) {
+      if (fault.kind === 'airProbeOpen' || fault.kind === 'airProbeShort') inputs.air = Number.NaN;
+      else if (fault.kind === 'coilProbeOpen') inputs.coil = Number.NaN;
+      else if (fault.kind === 'airProbeDrift') inputs.air += fault.amount ?? 2;
+      else if (fault.kind === 'doorLeftOpen') inputs.doorOpen = true;
+      else if (fault.kind === 'powerCut') power = false;
+    }
+    return power;
+  }
+
+  /** Which faults are on from here, until the next begins or ends; what they do to the box itself. */
+  private breakAndMend(t: number): void {
+    // Up to here the box went as it was.
+    this.advance();
+    const { drive, scenario } = this;
+    this.broken = scenario.faults.filter((fault) => t >= fault.from && t < fault.to);
+    this.nextFault = Math.min(
+      ...scenario.faults.flatMap(({ from, to }) => [from, to].filter((edge) => edge > t)),
+    );
+    const amountOf = (kind: FaultKind, usual: number): number | null => {
+      const fault = this.broken.find((one) => one.kind === kind);
+      return fault ? (fault.amount ?? usual) : null;
+    };
+    drive.capacityFactor = amountOf('deadCompressor', 0) === null ? (amountOf('lowCharge', 0.6) ?? 1) : 0;
+    drive.condenserRise = amountOf('dirtyCondenser', 12) ?? 0;
+    drive.heaterFactor = amountOf('deadHeater', 0) === null ? 1 : 0;
+    drive.fanFactor = amountOf('deadFan', 0) === null ? 1 : 0;
+  }
+}

@@ -1,0 +1,1 @@
+export { endsAt, type Pour, runTank, secondsBetween, tankOf } from './tank.ts';

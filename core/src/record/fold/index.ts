@@ -1,0 +1,1 @@
+export { allStanding, type Conflict, conflictsOf, fold, type Head, type JobState, standing } from './fold.ts';

@@ -1,0 +1,1 @@
+export { type HistoryJob, type KeptSheet, unitHistory } from './unitHistory.ts';

@@ -1,0 +1,103 @@
+import { expect, test } from '@jest/globals';
+import type { AcceptedEntry, EntryBody } from '../entries/index.ts';
+import { sharedPage, type LeaveBehindSheet } from '../handover/index.ts';
+import { unitHistory, type HistoryJob } from './unitHistory.ts';
+
+const pin = { id: 'tarn-1', family: 'Tarn 1', version: '1', hash: 'h1' };
+const job = (id: string, createdAt: string, bodies: readonly EntryBody[], foreign = false): HistoryJob => ({
+  id,
+  title: id,
+  createdAt,
+  entries: bodies.map((body, i): AcceptedEntry => ({
+    id: `${id}-${i}`,
+    job: id,
+    device: 'd',
+    deviceSequence: i + 1,
+    deviceTime: new Date(Date.parse(createdAt) + i * 60_000).toISOString(),
+    seen: i,
+    author: 'tess',
+    sequence: i + 1,
+    receivedAt: createdAt,
+    body,
+    ...(foreign && { foreign: { author: 'Ann Other', receivedAt: createdAt } }),
+  })),
+});
+const march = job('march', '2026-03-18T09:00:00.000Z', [
+  { kind: 'control', role: 'new', definition: pin },
+  {
+    kind: 'sheet',
+    sheet: 'left',
+    parent: null,
+    definition: pin,
+    rows: [
+      { code: '1', value: '38', setting: 'regulation.setpoint' },
+      { code: '2', value: 3 },
+    ],
+  },
+  { kind: 'alarmSeen', id: 'a', code: 'E1', words: 'air probe', cleared: true },
+  { kind: 'followUp', id: 'f', followUp: { due: '2026-09-01', what: 'Calibrate', done: false } },
+]);
+const november = (set: string, hash = 'h1') =>
+  job('november', '2026-11-23T09:00:00.000Z', [
+    { kind: 'control', role: 'old', definition: { ...pin, hash } },
+    { kind: 'found', code: '1', value: set },
+    { kind: 'found', code: '2', value: '3.0' },
+  ]);
+
+// Oracle: left 38/3 in March, found 35/3: somebody turned it (common practice).
+test('a value found otherwise than it was left is drift; the same in other spelling is none', () => {
+  expect(unitHistory([november('35'), march]).drift).toEqual([
+    expect.objectContaining({ code: '1', setting: 'regulation.setpoint', left: '38', found: '35' }),
+  ]);
+  expect(unitHistory([november('38.0'), march]).drift).toEqual([]);
+});
+
+test('another version of the definition is not compared: its codes may mean something else', () => {
+  expect(unitHistory([november('35', 'h2'), march]).drift).toEqual([]);
+});
+
+test('history is newest first, alarms and due dates are gathered, foreign entries say whose they are', () => {
+  const history = unitHistory([march, { ...november('35'), id: 'n' }]);
+  const times = history.lines.map((line) => line.at);
+  expect(times).toEqual(times.toSorted().toReversed());
+  expect(history.lines.map((line) => line.words)).toContain('2 values read from the old control');
+  expect(history.alarms).toMatchObject([{ code: 'E1', cleared: true }]);
+  expect(history.followUps).toMatchObject([{ due: '2026-09-01', done: false }]);
+  const taken = unitHistory([
+    job('x', '2026-01-01T00:00:00.000Z', [{ kind: 'note', text: 'brought along' }], true),
+  ]);
+  expect(taken.lines.find((line) => line.kind === 'note')!.foreign).toBe('Ann Other');
+});
+
+test('the shared page holds no more than it names', () => {
+  const sheet = {
+    unit: 'U',
+    site: 'S',
+    company: 'C',
+    control: 'K',
+    date: 'd',
+    by: 'A Person',
+    plate: ['secret'],
+    groups: [],
+    builtIn: [],
+    watch: [],
+    lost: [],
+    alarms: [],
+    next: [],
+    signOff: { name: 'Signer', strokes: [] },
+    readings: ['x'],
+  } as unknown as LeaveBehindSheet;
+  expect(Object.keys(sharedPage(sheet)).sort()).toEqual([
+    'alarms',
+    'builtIn',
+    'company',
+    'control',
+    'date',
+    'groups',
+    'lost',
+    'next',
+    'site',
+    'unit',
+    'watch',
+  ]);
+});

@@ -1,0 +1,15 @@
+export { condenserChoice, factsOf, frostOf, humidityOf, outdoorDay } from './facts.ts';
+export { type ChosenValue, defaultDecision, type Program, programOf, type ProgramRow } from './program.ts';
+export { byGroup, followUpOfSkipped, type Proving, provingOf, type RunTest, tally } from './proving.ts';
+export {
+  openStations,
+  type Progress,
+  progressOf,
+  type StationId,
+  stationNames,
+  stations,
+} from './stations.ts';
+export { answersOf, foundSheet, mechanicalMeaning, openQuestions, plateLines } from './survey.ts';
+export { type RunStep, type Trip, tripOf } from './trip.ts';
+export { type Variant, variantsOfJob } from './variants.ts';
+export { forTheFinder, type JobPicture, type JobWiring, type PowerLog, wiringOf } from './wiring.ts';

@@ -1,0 +1,153 @@
+import { describe, expect, test } from '@jest/globals';
+import { acceptedInOrder } from '../../../testing/entries.ts';
+import { family } from '../../../testing/families.ts';
+import { byGroup, followUpOfSkipped, provingOf, tally } from './proving.ts';
+import { entryProblem, type EntryBody } from '../entries/index.ts';
+import { fold } from '../fold/index.ts';
+import { programOf } from './program.ts';
+import { progressOf } from './stations.ts';
+
+const pin = { id: 'marl-4', family: 'Marl 4', version: '1', hash: 'h' };
+const survey: readonly EntryBody[] = [
+  { kind: 'answer', question: 'application', value: 'walkInFreezer' },
+  { kind: 'answer', question: 'goods', value: 'frozenFish' },
+  { kind: 'answer', question: 'defrostMethod', value: 'electric' },
+  { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
+  { kind: 'control', role: 'new', definition: pin },
+];
+function proving(...bodies: readonly EntryBody[]) {
+  const state = fold(acceptedInOrder([...survey, ...bodies]));
+  const program = programOf({
+    state,
+    name: 'x',
+    old: null,
+    replacement: family('marl-4'),
+    companyDefaults: {},
+  });
+  const proved = provingOf(state, program, null, family('marl-4'), null, 'degF');
+  return { proved, progress: progressOf(state, program, null, proved).prove };
+}
+
+describe('the proof of a job from its stream', () => {
+  test('tests stand open until a result is written; the last one counts; one taken back is open again', () => {
+    const result = (r: 'passed' | 'failed' | null): EntryBody => ({
+      kind: 'test',
+      test: 'power.order',
+      result: r,
+      value: null,
+      word: 'w',
+      picture: null,
+    });
+    expect(tally(proving().proved)).toMatchObject({ passed: 0, failed: 0, skipped: 0 });
+    expect(tally(proving(result('failed'), result('passed')).proved)).toMatchObject({ passed: 1, failed: 0 });
+    expect(tally(proving(result('passed'), result(null)).proved).passed).toBe(0);
+    const { progress } = proving(result('failed'));
+    expect(progress).toEqual({ words: '1 failed', done: false });
+  });
+
+  test('every test passed or skipped is proven', () => {
+    const all = proving().proved.tests.map(({ test: t }, i): EntryBody => ({
+      kind: 'test',
+      test: t.id,
+      result: i % 5 === 0 ? 'skipped' : 'passed',
+      value: null,
+      word: 'w',
+      picture: null,
+    }));
+    expect(proving(...all).progress).toEqual({ words: 'proven', done: true });
+  });
+
+  test('groups hold every test once', () => {
+    const { tests } = proving().proved;
+    expect(byGroup(tests).flatMap((g) => g.tests)).toEqual(tests);
+  });
+
+  test('a skipped test becomes one follow-up, with its reason; follow-ups come by date, taken off ones are gone', () => {
+    const { test: first } = proving().proved.tests[0]!;
+    const later: EntryBody = {
+      kind: 'followUp',
+      id: 'x',
+      followUp: { due: '2027-01-01', what: 'later', done: false },
+    };
+    const skip = followUpOfSkipped(first, 'no ladder', '2026-12-01');
+    expect(
+      proving(later, skip, skip).proved.followUps.map((f) => [f.due, f.what.includes('no ladder')]),
+    ).toEqual([
+      ['2026-12-01', true],
+      ['2027-01-01', false],
+    ]);
+    expect(proving(later, { kind: 'followUp', id: 'x', followUp: null }).proved.followUps).toEqual([]);
+  });
+
+  test('pull-down readings come by time, one taken back is gone', () => {
+    const at = (m: number, celsius: number | null): EntryBody => ({
+      kind: 'pullDownReading',
+      readAt: `2026-11-24T10:${m}:00.000Z`,
+      celsius,
+    });
+    const { proved } = proving(at(30, 5), at(10, 12), at(20, 9), at(20, null));
+    expect(proved.pullDown.map((r) => r.celsius)).toEqual([12, 5]);
+  });
+});
+
+describe('what comes over the wire is judged', () => {
+  const record = {
+    probe: 'air',
+    code: null,
+    points: [{ reading: 1, reference: 0 }],
+    before: null,
+    after: null,
+    unit: 'K',
+    reference: { name: 'Ice', serial: '', due: '', uncertainty: null },
+    picture: null,
+    date: '2026-11-24',
+    nextDue: '',
+  };
+  test.each([
+    [{ kind: 'sign', sign: 'boxWarm', seen: true }],
+    [{ kind: 'calibration', id: 'c', record }],
+    [{ kind: 'signOff', name: 'A', strokes: [[0, 0, 1, 1]] }],
+    [
+      {
+        kind: 'log',
+        id: 'l',
+        name: 'x.csv',
+        layout: null,
+        samples: 0,
+        from: '',
+        to: '',
+        findings: ['heaterDead'],
+      },
+    ],
+    [{ kind: 'keypadLocked', locked: null }],
+  ])('%j is taken', (body) => expect(entryProblem(body)).toBeNull());
+
+  test.each([
+    [{ kind: 'sign', sign: 'smells', seen: true }, 'sign'],
+    [{ kind: 'complaintCheck', check: 'icePoint', answer: 'yes' }, 'answer'],
+    [{ kind: 'test', test: 'x', result: 'maybe', value: null, word: '', picture: null }, 'result'],
+    [{ kind: 'test', test: 'x', result: 'skipped', value: null, word: '', picture: null }, 'word'],
+    [{ kind: 'timer', test: 'x', startedAt: 'noon' }, 'startedAt'],
+    [
+      {
+        kind: 'probe',
+        id: 'p',
+        role: 'air',
+        readings: [{ ohms: -1, celsius: 0 }],
+        leadOhms: 0,
+        sensor: null,
+      },
+      'readings[0]',
+    ],
+    [{ kind: 'calibration', id: 'c', record: { ...record, points: [] } }, 'points'],
+    [{ kind: 'calibration', id: 'c', record: { ...record, date: 'today' } }, 'date'],
+    [{ kind: 'followUp', id: 'f', followUp: { due: '2026-13-01', what: 'x', done: false } }, 'due'],
+    [{ kind: 'signOff', name: 'A', strokes: [[0, 0, 2, 1]] }, 'strokes'],
+    [{ kind: 'signOff', name: 'A', strokes: [[0, 0, 1]] }, 'strokes'],
+    [
+      { kind: 'log', id: 'l', name: 'x', layout: null, samples: 0, from: '', to: '', findings: ['gremlins'] },
+      'findings',
+    ],
+    [{ kind: 'pullDownReading', readAt: 'x', celsius: 1 }, 'readAt'],
+  ])('%j is refused at its field', (body, part) => expect(entryProblem(body)).toContain(part));
+});

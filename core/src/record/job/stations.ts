@@ -1,0 +1,96 @@
+import type { Program } from './program.ts';
+import { standing, type JobState } from '../fold/index.ts';
+import { tally, type Proving } from './proving.ts';
+import type { JobWiring } from './wiring.ts';
+import { foundSheet, openQuestions } from './survey.ts';
+
+/** The six stations of a job, always in this order. */
+export const stations = ['survey', 'fit', 'wire', 'program', 'prove', 'handover'] as const;
+export type StationId = (typeof stations)[number];
+
+export const stationNames: Readonly<Record<StationId, string>> = {
+  survey: 'Survey',
+  fit: 'Fit',
+  wire: 'Wire',
+  program: 'Program',
+  prove: 'Prove',
+  handover: 'Hand over',
+};
+
+/** Stations that work in this version; the others are shown, and say so. */
+export const openStations: ReadonlySet<StationId> = new Set<StationId>([
+  'survey',
+  'fit',
+  'wire',
+  'program',
+  'prove',
+  'handover',
+]);
+
+/** How far a station is, in a few words. */
+export interface Progress {
+  readonly words: string;
+  readonly done: boolean;
+}
+
+/** Progress of each station, computed from the stream. */
+export function progressOf(
+  state: JobState,
+  program: Program,
+  wiring: JobWiring | null = null,
+  proving: Proving | null = null,
+): Readonly<Record<StationId, Progress>> {
+  const open = openQuestions(state).length;
+  const found = foundSheet(state, null).length;
+  const total = program.rows.length;
+  const settled = program.rows.filter((row) => row.state !== 'open').length;
+  const over = standing(state, 'handedOver', 'handedOver');
+  return {
+    survey: {
+      words: open > 0 ? `${open} answers missing` : `${found} values found`,
+      done: open === 0 && Boolean(standing(state, 'control:new', 'control')?.definition),
+    },
+    fit: fitProgress(state, wiring),
+    wire: wireProgress(wiring),
+    program: {
+      words: total === 0 ? 'no control chosen' : `${settled} of ${total} keyed in`,
+      done: total > 0 && settled === total,
+    },
+    prove: proveProgress(proving),
+    handover: { words: over ? `to ${over.to || 'the site'}` : 'sheet', done: over !== undefined },
+  };
+}
+
+function fitProgress(state: JobState, wiring: JobWiring | null): Progress {
+  const chosen = standing(state, 'control:new', 'control')?.definition;
+  if (!chosen) return { words: 'no control chosen', done: false };
+  const bridges = (wiring?.fit?.gaps ?? []).filter((gap) => gap.bridge && gap.bridge.kind !== 'jumper');
+  if (wiring?.fit?.verdict === 'cannot') return { words: `${chosen.family} cannot`, done: false };
+  return {
+    words:
+      bridges.length > 0
+        ? `${chosen.family}, ${bridges.length} ${bridges.length === 1 ? 'bridge' : 'bridges'}`
+        : chosen.family,
+    done: true,
+  };
+}
+
+function proveProgress(proving: Proving | null): Progress {
+  if (!proving || proving.tests.length === 0) return { words: 'no tests yet', done: false };
+  const { passed, failed, open, total } = tally(proving);
+  if (failed > 0) return { words: `${failed} failed`, done: false };
+  return { words: open === 0 ? 'proven' : `${passed} of ${total} tests`, done: open === 0 };
+}
+
+function wireProgress(wiring: JobWiring | null): Progress {
+  if (!wiring?.started) return { words: 'wires not traced', done: false };
+  if (!wiring.plan) return { words: 'traced', done: false };
+  const { tasks, wired, judged } = wiring;
+  const off = judged.filter((j) => j.verdict === 'off').length;
+  if (off > 0) return { words: `${off} ${off === 1 ? 'reading is' : 'readings are'} off`, done: false };
+  const done = tasks.filter((wire) => wired.has(wire)).length;
+  if (done < tasks.length) return { words: `${done} of ${tasks.length} wires`, done: false };
+  const states = new Set(judged.map((j) => j.reading.state));
+  const all = ['dead', ...Object.keys(wiring.plan.circuit.states)];
+  return { words: `wired, ${judged.length} readings`, done: all.every((s) => states.has(s)) };
+}

@@ -1,0 +1,4 @@
+export type { WiringFinding } from './finding.ts';
+export { findingsOf, wiringFindings } from './findings.ts';
+export { gaugeAmps, gaugeFor } from './gauge.ts';
+export { fuseBefore } from './undersized.ts';

@@ -1,0 +1,1 @@
+export { type KitGroup, kitList, type SiteMeasures } from './kit.ts';

@@ -1,0 +1,1 @@
+export { energisedParts, isDirectCurrent, isEnergised, reportState, type StateReport } from './report.ts';

@@ -1,0 +1,2 @@
+export { blankCircuits } from './blank.ts';
+export { typicalConversion, typicalConversions } from './typical.ts';

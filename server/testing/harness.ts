@@ -1,0 +1,201 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import { MikroORM } from '@mikro-orm/postgresql';
+import { pino } from 'pino';
+import { createApp } from '../src/app.ts';
+import { hashPassword } from '../src/auth/password.ts';
+import { readConfig, type Config } from '../src/config.ts';
+import { databaseOn, type Database } from '../src/database/database.ts';
+import { migrate, openOrm } from '../src/database/orm.ts';
+import type { Services } from '../src/http/context.ts';
+import type { Role } from '../src/people/person.entity.ts';
+
+export const PASSWORD = 'correct horse battery';
+let hashOnce: Promise<string> | undefined;
+
+/** An answer taken apart. */
+export interface Answer {
+  readonly status: number;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly json: any;
+  readonly headers: Headers;
+  readonly bytes: Uint8Array;
+}
+
+/** Where a request seems to come from. */
+export interface From {
+  readonly address?: string;
+  readonly headers?: Readonly<Record<string, string>>;
+}
+
+/** A browser: keeps its cookie and its ticket. */
+export interface Client {
+  call(method: string, path: string, body?: unknown, from?: From): Promise<Answer>;
+  signIn(login: string, password?: string, from?: From): Promise<Answer>;
+  cookie: string | null;
+  ticket: string | null;
+  readonly device: string;
+}
+
+export interface Harness {
+  readonly services: Services;
+  readonly database: Database;
+  readonly orm: MikroORM;
+  client(): Client;
+  person(login: string, role: Role, more?: { demo?: boolean }): Promise<string>;
+  setTime(iso: string): void;
+  stop(): Promise<void>;
+}
+
+/** A server on a database of its own in the cluster that bin/test started. Fails loudly where there is none. */
+export async function startHarness(
+  options: { config?: Partial<Config>; migrate?: boolean } = {},
+): Promise<Harness> {
+  const admin = process.env['BRINE_TEST_DATABASE_URL'];
+  if (!admin)
+    throw new Error(
+      'BRINE_TEST_DATABASE_URL is not set: run bin/test (or bin/test --unit), which starts a private PostgreSQL',
+    );
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  await runSql(admin, `create database "${name}"`);
+  const url = new URL(admin);
+  url.pathname = `/${name}`;
+  const orm = await openOrm(url.href);
+  if (options.migrate !== false) await migrate(orm);
+  let time = new Date('2026-03-02T09:00:00Z');
+  const config: Config = {
+    ...readConfig({ BRINE_DATABASE_URL: url.href, BRINE_WEB: 'none' }),
+    ...options.config,
+  };
+  const database = databaseOn(orm);
+  const services: Services = { database, now: () => time, config, log: pino({ level: 'silent' }) };
+  const app = createApp(services);
+
+  function client(): Client {
+    const self: Client = {
+      cookie: null,
+      ticket: null,
+      device: `device-${randomUUID()}`,
+      async call(method, path, body, from = {}) {
+        const headers: Record<string, string> = {
+          host: 'localhost:4780',
+          ...(self.cookie !== null && { cookie: `brine_session=${self.cookie}` }),
+          ...(self.ticket !== null && { 'x-brine-ticket': self.ticket }),
+          ...(body !== undefined && { 'content-type': 'application/json' }),
+          ...from.headers,
+        };
+        const raw = typeof body === 'string' ? body : JSON.stringify(body);
+        const environment = {
+          incoming: {
+            socket: { remoteAddress: from.address ?? '127.0.0.1', remotePort: 1, remoteFamily: 'IPv4' },
+          },
+        };
+        const response = await app.request(
+          `http://localhost:4780${path}`,
+          { method, headers, ...(body !== undefined && { body: raw }) },
+          environment,
+        );
+        const set = /brine_session=([^;]*)/.exec(response.headers.get('set-cookie') ?? '');
+        if (set) self.cookie = set[1] || null;
+        const bytes = new Uint8Array(await response.arrayBuffer());
+        return { status: response.status, json: parse(bytes), headers: response.headers, bytes };
+      },
+      async signIn(login, password = PASSWORD, from = {}) {
+        const answer = await self.call(
+          'POST',
+          '/api/sign-in',
+          { login, password, device: self.device },
+          from,
+        );
+        self.ticket = answer.json?.ticket ?? null;
+        return answer;
+      },
+    };
+    return self;
+  }
+
+  return {
+    services,
+    database,
+    orm,
+    client,
+    async person(login, role, more = {}) {
+      hashOnce ??= hashPassword(PASSWORD);
+      const passwordHash = await hashOnce;
+      const id = randomUUID();
+      await database.transaction((repositories) =>
+        repositories.people.create({
+          id,
+          login,
+          name: `Name of ${login}`,
+          role,
+          passwordHash,
+          disabledAt: null,
+          demo: more.demo ?? false,
+          createdAt: time,
+        }),
+      );
+      return id;
+    },
+    setTime: (iso) => {
+      time = new Date(iso);
+    },
+    async stop() {
+      await orm.close(true);
+      await runSql(admin, `drop database if exists "${name}" with (force)`);
+    },
+  };
+}
+
+/** A site, a unit and a job on it, made by a technician. */
+export async function aJob(
+  technician: Client,
+  title = 'Replace the control',
+): Promise<{ siteId: string; unitId: string; jobId: string }> {
+  const site = await technician.call('POST', '/api/sites', { name: 'Quay', place: 'North' });
+  const unit = await technician.call('POST', '/api/units', {
+    siteId: site.json.site.id,
+    name: 'Fish store',
+    tag: 'FM-2',
+    plate: 'R-449A',
+  });
+  const job = await technician.call('POST', '/api/jobs', { unitId: unit.json.unit.id, title });
+  return { siteId: site.json.site.id, unitId: unit.json.unit.id, jobId: job.json.job.id };
+}
+
+/** An entry as a device would send it. */
+export function anEntry(
+  job: string,
+  deviceSequence: number,
+  body: unknown,
+  more: { id?: string; seen?: number } = {},
+) {
+  return {
+    id: more.id ?? randomUUID(),
+    job,
+    deviceSequence,
+    deviceTime: '2026-03-02T09:00:00.000Z',
+    seen: more.seen ?? 0,
+    body,
+  };
+}
+
+async function runSql(url: string, sql: string): Promise<void> {
+  const orm = await MikroORM.init({
+    clientUrl: url,
+    entities: [],
+    discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
+  });
+  try {
+    await orm.em.getConnection().execute(sql);
+  } finally {
+    await orm.close(true);
+  }
+}
+
+function parse(bytes: Uint8Array): unknown {
+  try {
+    return JSON.parse(new TextDecoder().decode(bytes));
+  } catch {
+    return null;
+  }
+}
