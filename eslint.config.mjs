@@ -6,19 +6,59 @@ import { arrows } from './scripts/lint/arrows.mjs';
 
 // Arrows of the house: house.mjs.
 const house = { rules: { arrows } };
+const noFramework = {
+  group: ['@brine/server*', '@brine/web*', '@brine/cli*', 'node:*', 'vue', 'hono', '@mikro-orm/*', 'yup'],
+  message: 'core imports no framework, no Node and no workspace.',
+};
+const noContract = { group: ['@brine/contract*'], message: 'Only the record knows the contract.' };
 const coreArrows = {
   files: ['core/src/**/*.ts'],
   ignores: ['**/*.test.ts'],
   plugins: { house },
   rules: {
     'house/arrows': ['error', { base: 'core/src', depth: 2, rooms: coreRooms, index: true }],
+    '@typescript-eslint/no-restricted-imports': ['error', { patterns: [noFramework, noContract] }],
+  },
+};
+/** The record takes the types of entries and answers from the contract, and nothing that runs. */
+const recordArrows = {
+  files: ['core/src/record/**/*.ts'],
+  ignores: ['**/*.test.ts'],
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          noFramework,
+          {
+            group: ['@brine/contract/*'],
+            allowTypeImports: true,
+            message: 'The record imports types of the contract alone: the core stays free of the validator.',
+          },
+        ],
+      },
+    ],
+  },
+};
+const contractArrows = {
+  files: ['contract/src/**/*.ts'],
+  ignores: ['**/*.test.ts'],
+  rules: {
     'no-restricted-imports': [
       'error',
       {
         patterns: [
           {
-            group: ['@brine/*', 'node:*', 'vue', 'hono', '@mikro-orm/*', 'yup'],
-            message: 'core imports no framework, no Node and no workspace.',
+            group: [
+              '@brine/core/record/*',
+              '@brine/server*',
+              '@brine/web*',
+              '@brine/cli*',
+              'node:*',
+              'vue',
+              'hono',
+            ],
+            message: 'The contract knows the floors of the core below the record, and yup.',
           },
         ],
       },
@@ -65,7 +105,10 @@ export default tseslint.config(
   {
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
       'no-console': 'off',
       eqeqeq: 'error',
       // Layout is Prettier's work.
@@ -80,6 +123,8 @@ export default tseslint.config(
     },
   },
   coreArrows,
+  recordArrows,
+  contractArrows,
   webArrows,
   noClockNoChance,
   {

@@ -19,7 +19,8 @@ export default {
   // A busy machine may be several times slower than this one: only a test that hangs should meet its limit.
   testTimeout: 90_000,
   projects: [
-    project('core'),
+    project('core', { roots: ['<rootDir>/core/src', '<rootDir>/core/tests'] }),
+    project('contract'),
     project('cli'),
     project('server'),
     project('web', {

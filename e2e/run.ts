@@ -3,6 +3,7 @@ import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
 import { forecast } from './forecast.e2e.ts';
+import { keptEntries } from './keptEntries.e2e.ts';
 import { logAway } from './logAway.e2e.ts';
 import { ownTools } from './tools.e2e.ts';
 import { trip } from './trip.e2e.ts';
@@ -23,6 +24,7 @@ const tests = [
   provePath,
   secondBrowser,
   serverAway,
+  keptEntries,
   logAway,
   conflict,
   badInput,

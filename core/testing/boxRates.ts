@@ -1,4 +1,4 @@
-import { AIR_HEAT, FUSION, ICE_HEAT, LEWIS, VAPORISATION } from '../src/machines/box/plant/constants.ts';
+import { AIR_HEAT, FUSION, ICE_HEAT, LEWIS, VAPORISATION } from '../src/foundation/limits/index.ts';
 import {
   doorFlow,
   humidityRatio,

@@ -11,7 +11,6 @@ import {
 } from '../src/foundation/unit/index.ts';
 import { panelOf, readSheet } from '../src/controllers/definitions/index.ts';
 import { isFileProblem } from '../src/foundation/files/index.ts';
-import { readJobFile } from '../src/record/handover/index.ts';
 import { analyse } from '../src/logs/analysis/index.ts';
 import { formatColumns, readWholeLog } from '../src/logs/reading/index.ts';
 import { logFindingCodes } from '../src/logs/against/index.ts';
@@ -96,9 +95,7 @@ describe('published formats', () => {
     expect(isFileProblem(sheet)).toBe(false);
   });
 
-  test('the program reads the job and the log of the examples', () => {
-    const job = readJobFile(read('examples/spring-visit.brine.json'));
-    expect(isFileProblem(job) ? job : job.entries.length).toBe(2);
+  test('the program reads the log of the examples', () => {
     const log = readWholeLog(
       readFileSync(new URL('../../docs/formats/examples/prove/cooler.log.csv', import.meta.url), 'utf8'),
     );

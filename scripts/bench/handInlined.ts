@@ -1,5 +1,13 @@
+import {
+  AIR_HEAT,
+  FUSION,
+  ICE_HEAT,
+  LEWIS,
+  VAPORISATION,
+  ZERO_CELSIUS_K,
+} from '@brine/core/foundation/limits';
 import { boxOf, doorFlow, humidityRatio, restingBox, templates } from '@brine/core/machines/box';
-import { AIR_HEAT, FUSION, ICE_HEAT, KELVIN, LEWIS, VAPORISATION } from '@brine/core/machines/box';
+
 import { saturatedRatio } from '@brine/core/machines/box';
 import type { Scenario } from '@brine/core/machines/simulation';
 import { doorOf } from '@brine/core/machines/simulation';
@@ -184,7 +192,7 @@ export function handInlined(scenario: Scenario): {
       c2 = Math.max(0, k2 * (t2 - evaporating));
     }
     if (on) {
-      const cop = (p.efficiency * (evaporating + KELVIN)) / Math.max(8, condensing - evaporating);
+      const cop = (p.efficiency * (evaporating + ZERO_CELSIUS_K)) / Math.max(8, condensing - evaporating);
       joules += Math.max(c1 + c2, p.capacity * 0.25) / Math.max(cop, 0.8);
     }
     joules += (fan ? p.fanWatts : 0) + heat;

@@ -6,6 +6,7 @@ import { say } from './say.mjs';
 
 const sources = [
   'core/src',
+  'contract/src',
   'server/src',
   'cli/src',
   'web/src',
@@ -16,7 +17,9 @@ const sources = [
   'tsconfig.base.json',
 ];
 const products = [
-  'core/dist/quantities/index.js',
+  'core/dist/foundation/quantities/index.js',
+  'core/dist/record/job/index.js',
+  'contract/dist/routes/index.js',
   'server/dist/main.js',
   'cli/dist/main.js',
   'web/dist/index.html',

@@ -1,28 +1,117 @@
 import { randomUUID } from 'node:crypto';
-import { Hono, type Context } from 'hono';
-import { personOfSession } from './auth/auth.service.ts';
+import { Hono, type Context, type MiddlewareHandler } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import { compress } from 'hono/compress';
+import { openApiDocument } from '@brine/contract/openapi';
+import { BODY_LIMIT } from '@brine/contract/routes';
+import { admitted, type Admitted } from './auth/admission.ts';
 import { callerOf } from './http/caller.ts';
-import type { Caller, Services, SignedIn } from './http/context.ts';
+import type { Services } from './http/context.ts';
 import { AppError, asAppError, errorBody, statusOf } from './http/errors.ts';
-import { openApiDocument } from './http/openapi.ts';
 import { refuseForeignOrigin } from './http/origin.ts';
-import { validated, type Access, type RouteDefinition } from './http/route.ts';
+import { validated, type ServedRoute } from './http/route.ts';
 import { routes } from './http/routes.ts';
 import { securityHeaders } from './http/securityHeaders.ts';
-import { staticFiles } from './http/staticFiles.ts';
+import { serveWeb } from './http/staticFiles.ts';
 
-const BODY_LIMIT = 64 * 1024;
 export const API_VERSION = '0.1.0';
 
-interface Variables {
-  requestId: string;
+interface Env {
+  Variables: { requestId: string; admitted: Admitted };
 }
 
 /** The whole server as one function from request to answer. State is in the database alone. */
-export function createApp(services: Services): Hono<{ Variables: Variables }> {
-  const app = new Hono<{ Variables: Variables }>();
+export function createApp(services: Services): Hono<Env> {
+  const app = new Hono<Env>();
   app.use(securityHeaders(services.config.tls !== null));
-  app.use(async (context, next) => {
+  app.use(logged(services));
+  // Leaves alone what is small, packed already, or an event stream.
+  app.use(compress());
+  app.onError((thrown, context) => {
+    const error = asAppError(thrown);
+    const requestId = context.get('requestId') ?? 'none';
+    if (statusOf[error.code] >= 500)
+      services.log.error({ requestId, err: error.cause ?? thrown }, error.message);
+    return context.json(errorBody(error, requestId), statusOf[error.code]);
+  });
+
+  app.get('/health/live', (context) => context.json({ live: true }));
+  app.get('/health/ready', async (context) => {
+    const ready = await services.database.isReady();
+    return context.json({ ready }, ready ? 200 : 503);
+  });
+  const document = openApiDocument(
+    routes.map((route) => route.contract),
+    API_VERSION,
+    Object.keys(statusOf),
+  );
+  app.get('/api/openapi.json', (context) => context.json(document));
+  for (const route of routes) addRoute(app, services, route);
+  app.all('/api/*', () => {
+    throw new AppError('notFound', 'No such address; see /api/openapi.json');
+  });
+  if (services.config.webFolder !== null) serveWeb(app, services.config.webFolder);
+  return app;
+}
+
+/** Who calls is settled before a byte of the body is read; its size before it is parsed; its length before its elements. */
+function addRoute(app: Hono<Env>, services: Services, route: ServedRoute): void {
+  const { contract } = route;
+  const admit: MiddlewareHandler<Env> = async (context, next) => {
+    if (contract.method !== 'get') refuseForeignOrigin(context);
+    const caller = callerOf(context, context.get('requestId'), services.config);
+    const ticket = context.req.header('x-brine-ticket') ?? null;
+    context.set('admitted', await admitted(contract.access, services, caller, ticket));
+    await next();
+  };
+  const limit = contract.limit ?? BODY_LIMIT;
+  const sized: MiddlewareHandler<Env> = contract.body
+    ? bodyLimit({
+        maxSize: limit,
+        onError: () => {
+          throw new AppError('tooLarge', `The body is larger than ${Math.round(limit / 1024)} KiB`);
+        },
+      })
+    : (_, next) => next();
+  app.on(contract.method.toUpperCase(), `/api${contract.path}`, admit, sized, (context) =>
+    answer(route, context, services),
+  );
+}
+
+async function answer(route: ServedRoute, context: Context<Env>, services: Services): Promise<Response> {
+  const { contract } = route;
+  const params = validated(contract.params, context.req.param(), 'path');
+  const query = validated(contract.query, context.req.query(), 'query');
+  const body = contract.body
+    ? validated(contract.body, await readJson(context), 'body', contract.judgedInside)
+    : {};
+  const result = await route.handle({
+    ...context.get('admitted'),
+    params,
+    query,
+    body,
+    services,
+    context,
+  });
+  if (result instanceof Response) return result;
+  context.header('cache-control', 'no-store');
+  return context.json(result as object, contract.status ?? 200);
+}
+
+async function readJson(context: Context): Promise<unknown> {
+  const type = context.req.header('content-type') ?? '';
+  if (!type.toLowerCase().startsWith('application/json'))
+    throw new AppError('wrongType', 'Expected content-type application/json');
+  const text = await context.req.text();
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    throw new AppError('badInput', 'The request body is not valid JSON', { cause: error });
+  }
+}
+
+function logged(services: Services): MiddlewareHandler<Env> {
+  return async (context, next) => {
     const started = performance.now();
     const requestId = randomUUID();
     context.set('requestId', requestId);
@@ -41,95 +130,5 @@ export function createApp(services: Services): Hono<{ Variables: Variables }> {
       },
       'request',
     );
-  });
-  app.onError((thrown, context) => {
-    const error = asAppError(thrown);
-    const requestId = context.get('requestId') ?? 'none';
-    if (statusOf[error.code] >= 500)
-      services.log.error({ requestId, err: error.cause ?? thrown }, error.message);
-    return context.json(errorBody(error, requestId), statusOf[error.code]);
-  });
-
-  app.get('/health/live', (context) => context.json({ live: true }));
-  app.get('/health/ready', async (context) => {
-    const ready = await services.database.isReady();
-    return context.json({ ready }, ready ? 200 : 503);
-  });
-  const document = openApiDocument(routes, API_VERSION);
-  app.get('/api/openapi.json', (context) => context.json(document));
-
-  for (const definition of routes)
-    app.on(definition.method.toUpperCase(), `/api${definition.path}`, (context) =>
-      answer(definition, context, services, context.get('requestId')),
-    );
-  app.all('/api/*', () => {
-    throw new AppError('notFound', 'No such address; see /api/openapi.json');
-  });
-  if (services.config.webFolder !== null) app.get('*', staticFiles(services.config.webFolder));
-  return app;
-}
-
-async function answer(
-  definition: RouteDefinition,
-  context: Context,
-  services: Services,
-  requestId: string,
-): Promise<Response> {
-  const caller = callerOf(context, requestId, services.config);
-  if (definition.method !== 'get') refuseForeignOrigin(context);
-  const person = await admitted(definition.access, services, caller);
-  const [params, query] = [
-    await validated(definition.params, context.req.param(), 'path'),
-    await validated(definition.query, context.req.query(), 'query'),
-  ];
-  const body = definition.body
-    ? await validated(definition.body, await readBody(context, definition.limit ?? BODY_LIMIT), 'body')
-    : {};
-  const result = await definition.handle({ params, query, body, person, caller, services, context });
-  if (result instanceof Response) return result;
-  context.header('cache-control', 'no-store');
-  return context.json(result as object, definition.status ?? 200);
-}
-
-const rank = { viewer: 0, technician: 1, lead: 2 } as const;
-
-/** The one place where access is checked: every route states who may call it. */
-async function admitted(access: Access, services: Services, caller: Caller): Promise<SignedIn | null> {
-  // A ticket is checked where it is used, together with the author's role.
-  if (access === 'public' || access === 'ticket') return null;
-  const person = await personOfSession(services, caller);
-  if (!person) throw new AppError('notSignedIn', 'Sign in first');
-  if (rank[person.role] < rank[access])
-    throw new AppError('forbidden', `This needs a ${access}; you are signed in as ${person.role}`);
-  return person;
-}
-
-async function readBody(context: Context, limit: number): Promise<unknown> {
-  const type = context.req.header('content-type') ?? '';
-  if (!type.toLowerCase().startsWith('application/json'))
-    throw new AppError('wrongType', 'Expected content-type application/json');
-  if (Number(context.req.header('content-length') ?? 0) > limit) throw tooLarge(limit);
-  const text = await readLimited(context.req.raw.body, limit);
-  try {
-    return JSON.parse(text) as unknown;
-  } catch (error) {
-    throw new AppError('badInput', 'The body is no JSON', { cause: error });
-  }
-}
-
-/** Reads a body of at most `limit` bytes; a length header may lie or be missing. */
-async function readLimited(stream: ReadableStream<Uint8Array> | null, limit: number): Promise<string> {
-  if (!stream) return '';
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  for await (const chunk of stream as unknown as AsyncIterable<Uint8Array>) {
-    size += chunk.byteLength;
-    if (size > limit) throw tooLarge(limit);
-    chunks.push(chunk);
-  }
-  return Buffer.concat(chunks).toString('utf8');
-}
-
-function tooLarge(limit: number): AppError {
-  return new AppError('tooLarge', `The body is larger than ${Math.round(limit / 1024)} KiB`);
+  };
 }

@@ -1,13 +1,15 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { MikroORM } from '@mikro-orm/postgresql';
 import { pino } from 'pino';
+import { api, type RouteContract } from '@brine/contract/routes';
+import { firstProblem } from '@brine/contract/validate';
 import { createApp } from '../src/app.ts';
 import { hashPassword } from '../src/auth/password.ts';
 import { readConfig, type Config } from '../src/config.ts';
 import { databaseOn, type Database } from '../src/database/database.ts';
 import { migrate, openOrm } from '../src/database/orm.ts';
 import type { Services } from '../src/http/context.ts';
-import type { Role } from '../src/people/person.entity.ts';
+import type { Role } from '@brine/contract/routes';
 
 export const PASSWORD = 'correct horse battery';
 let hashOnce: Promise<string> | undefined;
@@ -97,7 +99,9 @@ export async function startHarness(
         const set = /brine_session=([^;]*)/.exec(response.headers.get('set-cookie') ?? '');
         if (set) self.cookie = set[1] || null;
         const bytes = new Uint8Array(await response.arrayBuffer());
-        return { status: response.status, json: parse(bytes), headers: response.headers, bytes };
+        const json = parse(bytes);
+        if (response.ok) holdToContract(method, path, json);
+        return { status: response.status, json, headers: response.headers, bytes };
       },
       async signIn(login, password = PASSWORD, from = {}) {
         const answer = await self.call(
@@ -177,6 +181,21 @@ export function anEntry(
     seen: more.seen ?? 0,
     body,
   };
+}
+
+/** An answer that is not what its contract says fails the test that asked: the description of the API cannot lie. */
+function holdToContract(method: string, path: string, json: unknown): void {
+  const route = Object.values(api).find(
+    (candidate) =>
+      candidate.method === method.toLowerCase() &&
+      new RegExp(`^/api${candidate.path.replace(/:\\w+/g, '[^/]+')}$`).test(path.split('?')[0]!),
+  ) as RouteContract | undefined;
+  if (!route?.answer) return;
+  const unknown = firstProblem(route.answer.strict().noUnknown(), json);
+  if (unknown)
+    throw new Error(
+      `${method} ${path}: the answer is not as in the contract: ${unknown.path}: ${unknown.message}`,
+    );
 }
 
 async function runSql(url: string, sql: string): Promise<void> {

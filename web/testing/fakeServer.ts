@@ -3,6 +3,8 @@ export class FakeServer {
   readonly taken: { readonly id: string; readonly ticket: string; readonly value: unknown }[] = [];
   readonly tickets = new Map<string, string>();
   mode: 'up' | 'away' | 'losesAnswer' | 'busy' = 'up';
+  /** Entries over which the server itself stumbles: the whole post gets a 500. */
+  stumblesOver: ((body: unknown) => boolean) | null = null;
   refuse: ((body: unknown) => string | null) | null = null;
   posts = 0;
 
@@ -16,6 +18,8 @@ export class FakeServer {
     if (path !== '/api/entries' || ![...this.tickets.values()].includes(ticket))
       return this.answer(401, { error: { code: 'signIn', message: 'Sign in', problems: [] } });
     const { entries } = JSON.parse(String(init.body)) as { entries: { id: string; body: unknown }[] };
+    if (entries.some((entry) => this.stumblesOver?.(entry.body)))
+      return this.answer(500, { error: { code: 'internal', message: 'Something went wrong', problems: [] } });
     const results = entries.map((entry) => this.take(entry, ticket));
     if (this.mode === 'losesAnswer') throw new TypeError('Failed to fetch');
     return this.answer(200, { results });

@@ -1,9 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { attemptEntity, type Attempt } from './attempt.entity.ts';
+import { attemptEntity } from './attempt.entity.ts';
 
 export function attemptRepository(em: EntityManager) {
   return {
-    byKey: (key: string) => em.findOne(attemptEntity, { key }) as Promise<Attempt | null>,
+    byKey: (key: string) => em.findOne(attemptEntity, { key }),
     /** Counts one more failure, in one statement: two requests at once are both counted. */
     async countFailure(key: string, now: Date, windowEndsAt: Date): Promise<void> {
       await em.execute(

@@ -107,13 +107,19 @@ export function renewTicket(services: Services, person: SignedIn, device: string
   });
 }
 
+/** Who writes with a ticket, and from which device. */
+export interface Author {
+  readonly person: Person;
+  readonly device: string;
+}
+
 /** The person and device of a ticket, with the role the person has today. */
 export async function authorOfTicket(
   repositories: Repositories,
   ticket: string,
   caller: Caller,
   now: Date,
-): Promise<{ readonly person: Person; readonly device: string }> {
+): Promise<Author> {
   const row = await repositories.tickets.byHash(hashOf(ticket));
   const person = row && row.expiresAt > now ? await repositories.people.byId(row.personId) : null;
   if (!row || !person || person.disabledAt !== null)

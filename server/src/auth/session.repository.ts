@@ -4,8 +4,8 @@ import { sessionEntity, type Session } from './session.entity.ts';
 
 export function sessionRepository(em: EntityManager) {
   return {
-    byHash: (hash: string) => em.findOne(sessionEntity, { hash }) as Promise<Session | null>,
-    create: (session: Session) => insert(em, sessionEntity, session as never),
+    byHash: (hash: string) => em.findOne(sessionEntity, { hash }),
+    create: (session: Session) => insert(em, sessionEntity, session),
     end: (hash: string) => em.nativeDelete(sessionEntity, { hash }),
     endAllOf: (personId: string) => em.nativeDelete(sessionEntity, { personId }),
     endExpired: (now: Date) => em.nativeDelete(sessionEntity, { expiresAt: { $lt: now } }),

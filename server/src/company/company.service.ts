@@ -1,17 +1,10 @@
+import type { Company as CompanyView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Sides } from '@brine/core/foundation/unit';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Company } from './company.entity.ts';
-
-/** The company as pages see it. */
-export interface CompanyView {
-  readonly name: string;
-  readonly schools: Sides;
-  readonly displayUnit: 'celsius' | 'fahrenheit';
-  readonly version: number;
-}
 
 export function readCompany(services: Services): Promise<CompanyView> {
   return services.database.transaction(async (repositories) => viewOf(await theCompany(repositories)));

@@ -1,3 +1,4 @@
+import type { ControllerLine } from '@brine/contract/routes';
 import { createHash } from 'node:crypto';
 import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import type { PinnedDefinition } from '@brine/core/record/entries';
@@ -6,13 +7,6 @@ import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { StoredController } from './controller.entity.ts';
-
-/** A family in the library: what a list shows and what an entry pins. */
-export interface ControllerLine extends PinnedDefinition {
-  readonly summary: string;
-  readonly parameters: number;
-  readonly newest: boolean;
-}
 
 /** The library, newest version of each family marked. */
 export function listControllers(services: Services): Promise<readonly ControllerLine[]> {

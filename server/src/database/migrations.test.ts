@@ -30,6 +30,21 @@ describe('migrations', () => {
     await expect(sql('delete from entry')).rejects.toThrow('only ever added');
   });
 
+  test('of several processes at once run once each, and the lock is let go', async () => {
+    await Promise.all([migrate(harness.orm), migrate(harness.orm), migrate(harness.orm)]);
+    const locks = await sql(`select 1 from pg_locks where locktype = 'advisory'`);
+    expect(locks).toEqual([]);
+  });
+
+  test('months without readings that an older version made are taken away', async () => {
+    await sql(
+      `create table "log_point_1971_01" partition of log_point for values from ('1971-01-01Z') to ('1971-02-01Z')`,
+    );
+    await harness.orm.getMigrator().down({ migrations: ['Migration0006EmptyMonths'] });
+    await migrate(harness.orm);
+    expect(await sql(`select 1 from pg_class where relname = 'log_point_1971_01'`)).toEqual([]);
+  });
+
   test('run again change nothing', async () => {
     await migrate(harness.orm);
     expect(await harness.orm.getMigrator().getPendingMigrations()).toEqual([]);

@@ -6,6 +6,7 @@ import { Migration0002AppendOnly } from './migrations/Migration0002AppendOnly.ts
 import { Migration0003PracticeAndMeanings } from './migrations/Migration0003PracticeAndMeanings.ts';
 import { Migration0004Pictures } from './migrations/Migration0004Pictures.ts';
 import { Migration0005LogsAndShares } from './migrations/Migration0005LogsAndShares.ts';
+import { Migration0006EmptyMonths } from './migrations/Migration0006EmptyMonths.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -14,6 +15,7 @@ export const migrations = [
   { name: 'Migration0003PracticeAndMeanings', class: Migration0003PracticeAndMeanings },
   { name: 'Migration0004Pictures', class: Migration0004Pictures },
   { name: 'Migration0005LogsAndShares', class: Migration0005LogsAndShares },
+  { name: 'Migration0006EmptyMonths', class: Migration0006EmptyMonths },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */
@@ -35,13 +37,16 @@ export async function openOrm(databaseUrl: string): Promise<MikroORM> {
   });
 }
 
-/** Brings the tables up to this version. Safe with several processes: a lock of the database lets one go first. */
+/** Key of the advisory lock that lets one process migrate at a time. */
+const MIGRATION_LOCK = 727401;
+
+/**
+ * Brings the tables up to this version. Safe with several processes: the lock belongs to a transaction, which stays on one connection
+ * from taking it to letting it go; the migrations run on another.
+ */
 export async function migrate(orm: MikroORM): Promise<void> {
-  const connection = orm.em.getConnection();
-  await connection.execute('select pg_advisory_lock(727401)');
-  try {
+  await orm.em.fork().transactional(async (em) => {
+    await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
     await orm.getMigrator().up();
-  } finally {
-    await connection.execute('select pg_advisory_unlock(727401)');
-  }
+  });
 }

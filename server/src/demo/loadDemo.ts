@@ -7,8 +7,9 @@ import { demoFolder } from '../config.ts';
 import { storeDefinition } from '../controllers/controllers.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
-import { appendTogether, type SentEntry } from '../jobs/entries.service.ts';
-import type { Role } from '../people/person.entity.ts';
+import { appendTogether } from '../jobs/entries.service.ts';
+import type { SentEntry } from '@brine/contract/entries';
+import type { Role } from '@brine/contract/routes';
 
 /** A demo sign-in, printed at the start. */
 export interface DemoPerson {
@@ -133,13 +134,18 @@ async function loadEntries(
   job: DemoJob,
   pins: ReadonlyMap<string, PinnedDefinition>,
 ): Promise<void> {
+  const pinOf = (controller: string) => {
+    const pin = pins.get(controller);
+    if (!pin) throw new Error(`demo data, job ${job.key}: ${controller} is no controller of the demo`);
+    return pin;
+  };
   const entries = job.entries.map(({ controller, at = job.at, ...body }, index): SentEntry => ({
     id: idOf(`entry:${job.key}:${index}`),
     job: idOf(`job:${job.key}`),
     deviceSequence: index + 1,
     deviceTime: at,
     seen: index,
-    body: controller === undefined ? body : { ...body, definition: pins.get(controller) },
+    body: (controller === undefined ? body : { ...body, definition: pinOf(controller) }) as EntryBody,
   }));
   try {
     await appendTogether(services, idOf(`person:${job.by}`), 'demo-device', entries);

@@ -7,7 +7,9 @@ export function calendarOf(jobId: string, unit: string, site: string, proving: P
     name: `Brine Dial: ${unit}`,
     prodId: { company: 'Brine Dial', product: 'Follow-ups' },
   });
-  const add = (id: string, due: string, what: string) =>
+  const add = (id: string, due: string, what: string) => {
+    // An older stream may hold what is no day: it must not keep the rest from being exported.
+    if (Number.isNaN(Date.parse(`${due}T00:00:00Z`))) return;
     calendar.createEvent({
       id: `${id}@${jobId}.brine-dial`,
       start: new Date(`${due}T00:00:00Z`),
@@ -19,6 +21,7 @@ export function calendarOf(jobId: string, unit: string, site: string, proving: P
       description: what,
       location: site,
     });
+  };
   for (const followUp of proving.followUps) if (!followUp.done) add(followUp.id, followUp.due, followUp.what);
   for (const c of proving.calibrations) if (c.nextDue) add(c.id, c.nextDue, `Calibrate ${c.probe} again`);
   return calendar.toString();

@@ -1,13 +1,9 @@
-import { mixed, object, string } from 'yup';
+import { api, type TableName } from '@brine/contract/routes';
 import writeXlsxFile from 'write-excel-file/node';
 import { writeCsv } from '@brine/core/foundation/files';
-import { tableNames, type Table, type TableName } from '@brine/core/record/handover';
-import { idParams } from '../http/fields.ts';
-import { personOf, route } from '../http/route.ts';
+import type { Table } from '@brine/core/record/handover';
+import { personOf, serve } from '../http/route.ts';
 import { calendarOfJob, importJob, jobFileOf, tableOf } from './exports.service.ts';
-
-/** A job with pictures. */
-const LARGEST_JOB = 128 * 1024 * 1024;
 
 const attachment = (body: BodyInit, type: string, name: string) =>
   new Response(body, {
@@ -19,62 +15,24 @@ const attachment = (body: BodyInit, type: string, name: string) =>
   });
 
 export const exportRoutes = [
-  route({
-    method: 'get',
-    path: '/jobs/:id/tables/:file',
-    summary:
-      'A table of a job, settings.csv or settings.xlsx: settings, wires, readings, tests, calibrations, follow-ups',
-    access: 'viewer',
-    params: idParams.concat(
-      object({
-        file: string()
-          .required()
-          .matches(
-            new RegExp(`^(${tableNames.join('|')})\\.(csv|xlsx)$`),
-            `file: expected one of ${tableNames.join(', ')} with .csv or .xlsx`,
-          ),
-      }),
-    ),
-    async handle({ services, params }) {
-      const [name, format] = params.file.split('.') as [TableName, 'csv' | 'xlsx'];
-      const table = await tableOf(services, params.id, name);
-      return format === 'csv'
-        ? attachment(`\uFEFF${writeCsv(table.header, table.rows)}`, 'text/csv; charset=utf-8', params.file)
-        : attachment(
-            await xlsxOf(table),
-            'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-            params.file,
-          );
-    },
+  serve(api.table, async ({ services, params }) => {
+    const [name, format] = params.file.split('.') as [TableName, 'csv' | 'xlsx'];
+    const table = await tableOf(services, params.id, name);
+    return format === 'csv'
+      ? attachment(`\uFEFF${writeCsv(table.header, table.rows)}`, 'text/csv; charset=utf-8', params.file)
+      : attachment(
+          await xlsxOf(table),
+          'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+          params.file,
+        );
   }),
-  route({
-    method: 'get',
-    path: '/jobs/:id/follow-ups.ics',
-    summary: 'The follow-ups of a job as a calendar',
-    access: 'viewer',
-    params: idParams,
-    handle: async ({ services, params }) =>
-      attachment(await calendarOfJob(services, params.id), 'text/calendar; charset=utf-8', 'follow-ups.ics'),
-  }),
-  route({
-    method: 'get',
-    path: '/jobs/:id/job.brine.json',
-    summary: 'A job with its history, definitions and pictures, to move to another installation',
-    access: 'technician',
-    params: idParams,
-    handle: async ({ services, params }) =>
-      attachment(JSON.stringify(await jobFileOf(services, params.id)), 'application/json', 'job.brine.json'),
-  }),
-  route({
-    method: 'post',
-    path: '/import',
-    summary: 'Takes in a job from another installation; its entries are marked as foreign',
-    access: 'technician',
-    status: 201,
-    limit: LARGEST_JOB,
-    body: object({ file: mixed<object>().required('file: expected the content of a *.brine.json') }),
-    handle: async (input) => importJob(input.services, personOf(input), input.body.file),
-  }),
+  serve(api.followUps, async ({ services, params }) =>
+    attachment(await calendarOfJob(services, params.id), 'text/calendar; charset=utf-8', 'follow-ups.ics'),
+  ),
+  serve(api.jobFile, async ({ services, params }) =>
+    attachment(JSON.stringify(await jobFileOf(services, params.id)), 'application/json', 'job.brine.json'),
+  ),
+  serve(api.importJob, async (input) => importJob(input.services, personOf(input), input.body.file)),
 ];
 
 /** A spreadsheet of one sheet. Texts are stored as texts, so that none is run as a formula; one that looks like one gets an apostrophe besides. */

@@ -1,12 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import {
-  readJobFile,
-  JOB_FORMAT,
-  tablesOf,
-  type JobFile,
-  type Table,
-  type TableName,
-} from '@brine/core/record/handover';
+import { JOB_FORMAT, readJobFile, type JobFile } from '@brine/contract/files';
+import type { TableName } from '@brine/contract/routes';
+import { tablesOf, type Table } from '@brine/core/record/handover';
 import { isFileProblem } from '@brine/core/foundation/files';
 import { provingOf, wiringOf, type Proving } from '@brine/core/record/job';
 import type { EntryBody } from '@brine/core/record/entries';
@@ -21,6 +16,9 @@ import { namesOf } from '../people/people.service.ts';
 import { NotJpeg, withoutMetadata } from '../pictures/jpeg.ts';
 import { mustFindUnit, viewsOf } from '../units/units.service.ts';
 import { calendarOf } from './calendar.ts';
+
+/** An older stream may name a picture by what is no id of one. */
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** A table of a job by its name. */
 export function tableOf(services: Services, jobId: string, name: TableName): Promise<Table> {
@@ -69,7 +67,9 @@ export function jobFileOf(services: Services, jobId: string): Promise<JobFile> {
       [...hashes].map(async (hash) => (await repositories.controllers.byHash(hash))?.data),
     );
     const ids = new Set(
-      stored.flatMap((e) => (e.body.kind === 'picture' && !e.body.gone ? [e.body.id] : [])),
+      stored.flatMap((e) =>
+        e.body.kind === 'picture' && !e.body.gone && UUID.test(e.body.id) ? [e.body.id] : [],
+      ),
     );
     const pictures = await Promise.all(
       [...ids].map(async (id) => [id, await repositories.pictures.byId(id)] as const),

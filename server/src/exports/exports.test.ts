@@ -130,7 +130,7 @@ describe('a job as a file', () => {
         title: 't',
         entries: [{ id: 'x' }],
       },
-      'entries[0]: author',
+      'entries[0]: ',
     ],
     [
       {

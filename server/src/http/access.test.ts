@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
-import { routes } from './routes.ts';
+import { routes as served } from './routes.ts';
+
+const routes = served.map((route) => route.contract);
 
 let harness: Harness;
 const clients = new Map<string, Client>();

@@ -1,3 +1,4 @@
+import type { Person } from '@brine/contract/routes';
 import type { Logger } from 'pino';
 import type { Config } from '../config.ts';
 import type { Database } from '../database/database.ts';
@@ -21,10 +22,4 @@ export interface Caller {
 }
 
 /** The signed-in person a route works for. */
-export interface SignedIn {
-  readonly id: string;
-  readonly name: string;
-  readonly login: string;
-  readonly role: 'viewer' | 'technician' | 'lead';
-  readonly demo: boolean;
-}
+export type SignedIn = Person;

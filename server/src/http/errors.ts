@@ -41,22 +41,41 @@ export class AppError extends Error {
 /** An unknown throw as an application error: its text is never shown. */
 export function asAppError(error: unknown): AppError {
   if (error instanceof AppError) return error;
-  if (isConnectionFailure(error))
+  const state = sqlStateOf(error);
+  if (isAway(error, state))
     return new AppError('unavailable', 'The database does not answer; try again in a moment', {
       cause: error,
     });
+  if (state !== null && NOT_STORABLE.has(state.slice(0, 2)))
+    return new AppError(
+      'badInput',
+      'A value of this request cannot be stored; expected one that the database keeps',
+      {
+        cause: error,
+      },
+    );
   return new AppError('internal', 'Something went wrong on the server', { cause: error });
+}
+
+/** Classes of SQLSTATE (PostgreSQL, appendix A): data exception, integrity constraint, limit of the program. */
+const NOT_STORABLE: ReadonlySet<string> = new Set(['22', '23', '54']);
+/** Connection, rolled back (deadlock, serialization), resources, operator, system: the same request may pass later. */
+const AWAY: ReadonlySet<string> = new Set(['08', '40', '53', '57', '58']);
+
+/** The SQLSTATE an error of the database carries, also below the ORM's own. */
+function sqlStateOf(error: unknown): string | null {
+  const { code, cause } = (error ?? {}) as { readonly code?: unknown; readonly cause?: unknown };
+  if (typeof code === 'string' && /^[0-9A-Z]{5}$/.test(code)) return code;
+  return cause === undefined ? null : sqlStateOf(cause);
+}
+
+function isAway(error: unknown, state: string | null): boolean {
+  if (state !== null) return AWAY.has(state.slice(0, 2));
+  const code = (error as { readonly code?: unknown } | null)?.code;
+  return typeof code === 'string' && ['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'EPIPE'].includes(code);
 }
 
 /** The shape every error has on the wire. */
 export function errorBody(error: AppError, requestId: string) {
   return { error: { code: error.code, message: error.message, requestId, problems: error.problems } };
-}
-
-function isConnectionFailure(error: unknown): boolean {
-  const code = (error as { code?: unknown } | null)?.code;
-  return (
-    typeof code === 'string' &&
-    ['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006', '08001'].includes(code)
-  );
 }

@@ -13,10 +13,10 @@ import { reviewRoutes } from '../reviews/reviews.routes.ts';
 import { sheetRoutes } from '../sheets/sheets.routes.ts';
 import { siteRoutes } from '../sites/sites.routes.ts';
 import { unitRoutes } from '../units/units.routes.ts';
-import type { RouteDefinition } from './route.ts';
+import type { ServedRoute } from './route.ts';
 
 /** Every route of the API, health and the OpenAPI document apart. */
-export const routes: readonly RouteDefinition[] = [
+export const routes: readonly ServedRoute[] = [
   ...authRoutes,
   ...peopleRoutes,
   ...companyRoutes,

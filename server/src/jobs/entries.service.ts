@@ -1,84 +1,68 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
-import { entryProblem } from '@brine/core/record/entries';
-import { authorOfTicket } from '../auth/auth.service.ts';
+import { sentEntryProblem, type SentEntry } from '@brine/contract/entries';
+import type { EntryPage, EntryResult } from '@brine/contract/routes';
+import type { AcceptedEntry } from '@brine/core/record/entries';
+import type { Author } from '../auth/auth.service.ts';
 import type { Repositories } from '../database/database.ts';
-import type { Caller, Services } from '../http/context.ts';
-import { AppError, type ErrorCode } from '../http/errors.ts';
+import type { Services } from '../http/context.ts';
+import { AppError, asAppError, type ErrorCode } from '../http/errors.ts';
 import { namesOf } from '../people/people.service.ts';
 import type { StoredEntry } from './entry.entity.ts';
 import type { Job } from './job.entity.ts';
 import { mustFindJob } from './jobs.service.ts';
-
-/** An entry as a device sends it: its author is the ticket's. */
-export interface SentEntry {
-  readonly id: string;
-  readonly job: string;
-  readonly deviceSequence: number;
-  readonly deviceTime: string;
-  readonly seen: number;
-  readonly body: unknown;
-}
-
-/** What became of one sent entry. A refused one stays on the device, with the sentence. */
-export type EntryResult =
-  | {
-      readonly id: string;
-      readonly status: 'accepted';
-      readonly sequence: number;
-      readonly receivedAt: string;
-    }
-  | { readonly id: string; readonly status: 'refused'; readonly code: ErrorCode; readonly message: string };
-
-/** Entries of a job after a sequence, with the names of their authors, and whether there are more. */
-export interface EntryPage {
-  readonly entries: readonly AcceptedEntry[];
-  readonly names: Readonly<Record<string, string>>;
-  readonly more: boolean;
-}
 
 const PAGE = 1000;
 
 /** Takes entries in the order sent. Each stands or falls alone; the same one sent twice is accepted once. */
 export async function appendEntries(
   services: Services,
-  caller: Caller,
-  ticket: string,
-  sent: readonly SentEntry[],
+  author: Author,
+  sent: readonly unknown[],
 ): Promise<readonly EntryResult[]> {
-  // Once before any entry: a ticket that is no longer good refuses the whole batch.
-  const author = await services.database.transaction((repositories) =>
-    authorOfTicket(repositories, ticket, caller, services.now()),
-  );
   const results: EntryResult[] = [];
   for (const entry of sent) results.push(await append(services, author.person.id, author.device, entry));
   return results;
 }
 
-/** Adds one entry under an author, or says why not. */
+/** Adds one entry under an author, or says why not. Only a database that is away stops the rest: they are sent again. */
 export async function append(
   services: Services,
   authorId: string,
   device: string,
-  sent: SentEntry,
+  sent: unknown,
 ): Promise<EntryResult> {
-  const problem = entryProblem(sent.body);
-  if (problem !== null) return refused(sent.id, 'badInput', problem);
+  const problem = sentEntryProblem(sent);
+  if (problem !== null) return refused(idOf(sent), 'badInput', problem);
+  const entry = sent as SentEntry;
   try {
     const stored = await services.database.transaction((repositories) =>
-      store(repositories, services, authorId, device, sent),
+      store(repositories, services, authorId, device, entry),
     );
     return {
-      id: sent.id,
+      id: entry.id,
       status: 'accepted',
       sequence: stored.sequence,
       receivedAt: stored.receivedAt.toISOString(),
     };
-  } catch (error) {
-    if (error instanceof AppError && error.code !== 'unavailable')
-      return refused(sent.id, error.code, error.message);
-    throw error;
+  } catch (thrown) {
+    const error = asAppError(thrown);
+    if (error.code === 'unavailable') throw error;
+    if (error.code === 'internal')
+      services.log.error({ err: error.cause ?? thrown, entry: entry.id }, 'an entry could not be stored');
+    return refused(
+      entry.id,
+      error.code,
+      error.code === 'internal'
+        ? 'The server could not store this entry; it is kept on the device'
+        : error.message,
+    );
   }
+}
+
+/** The id by which the device knows the entry again, where it has one. */
+function idOf(sent: unknown): string {
+  const id = typeof sent === 'object' && sent !== null ? (sent as { readonly id?: unknown }).id : undefined;
+  return typeof id === 'string' ? id.slice(0, 100) : '';
 }
 
 /** Adds entries of one author to one job, for what is loaded and not sent: all stand, or none does and the first that cannot is told. */
@@ -89,7 +73,7 @@ export async function appendTogether(
   entries: readonly SentEntry[],
 ): Promise<void> {
   for (const [index, sent] of entries.entries()) {
-    const problem = entryProblem(sent.body);
+    const problem = sentEntryProblem(sent);
     if (problem !== null) throw new AppError('badInput', `entry ${index}: ${problem}`);
   }
   const [first] = entries;
@@ -128,7 +112,7 @@ function storedOf(
     // A device cannot have seen what the server has not given out.
     seen: Math.min(sent.seen, last),
     authorId,
-    body: sent.body as EntryBody,
+    body: sent.body,
     receivedAt,
     foreignFrom: null,
   };

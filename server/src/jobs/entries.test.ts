@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { createApp } from '../app.ts';
+import { append } from './entries.service.ts';
 import { aJob, anEntry, startHarness, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
@@ -154,5 +156,110 @@ describe('entries', () => {
     const connection = harness.orm.em.getConnection();
     await expect(connection.execute('update entry set sequence = 9')).rejects.toThrow('only ever added');
     await expect(connection.execute('delete from entry')).rejects.toThrow('only ever added');
+  });
+
+  test('each that cannot be stored is refused by itself, in its place in the answer', async () => {
+    const { status, json } = await send(
+      tess,
+      anEntry(jobId, 1, note('half a character \uD83D')),
+      anEntry(jobId, 2, note('good')),
+      { ...anEntry(jobId, 3, note('x')), deviceSequence: 2 ** 31 },
+      { ...anEntry(jobId, 4, note('x')), id: { $gt: '' } },
+      anEntry(jobId, 5, { kind: 'foundPart', id: 'F1', part: {} }),
+      null as unknown as object,
+      anEntry(jobId, 6, note(`${'a'.repeat(1999)}😀`)),
+    );
+    expect(status).toBe(200);
+    expect(json.results.map((r: { status: string }) => r.status)).toEqual([
+      'refused',
+      'accepted',
+      'refused',
+      'refused',
+      'refused',
+      'refused',
+      'accepted',
+    ]);
+    expect(json.results[0].message).toContain('half a character');
+    expect((await stream(tess)).entries.at(-1).body.text.endsWith('😀')).toBe(true);
+  });
+
+  test.each([
+    ['22P05', 'refused', 'badInput'],
+    ['54000', 'refused', 'badInput'],
+    ['XX000', 'refused', 'internal'],
+  ])('an error %s of the database refuses that entry alone', async (code, status, error) => {
+    const failing = {
+      ...harness.services,
+      database: {
+        ...harness.database,
+        transaction: () => Promise.reject(Object.assign(new Error('x'), { code })),
+      },
+    };
+    const result = await append(failing, randomUUID(), 'd', anEntry(jobId, 1, note('x')));
+    expect(result).toMatchObject({ status, code: error });
+  });
+
+  test.each(['57P01', '40P01', '53300', 'ECONNREFUSED'])(
+    'with %s nothing is refused: the database is away, and the device keeps what it has',
+    async (code) => {
+      const away = {
+        ...harness.services,
+        database: {
+          ...harness.database,
+          transaction: () => Promise.reject(Object.assign(new Error('x'), { code })),
+        },
+      };
+      await expect(append(away, randomUUID(), 'd', anEntry(jobId, 1, note('x')))).rejects.toMatchObject({
+        code: 'unavailable',
+      });
+    },
+  );
+});
+
+describe('who calls is settled before the body', () => {
+  /** A body that says how much of it was read. */
+  function watchedBody(text: string) {
+    const bytes = new TextEncoder().encode(text);
+    let read = 0;
+    const body = new ReadableStream<Uint8Array>(
+      {
+        pull(controller) {
+          const piece = bytes.subarray(read, read + 16_384);
+          read += piece.length;
+          controller.enqueue(piece);
+          if (read >= bytes.length) controller.close();
+        },
+      },
+      { highWaterMark: 0 },
+    );
+    return { body, read: () => read };
+  }
+  const empty = JSON.stringify({ entries: Array(200_000).fill({}) });
+
+  test('200,000 empty entries without a ticket are refused unread', async () => {
+    const app = createApp(harness.services);
+    const { body, read } = watchedBody(empty);
+    const answer = await app.request('http://localhost/api/entries', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', host: 'localhost' },
+      body,
+      duplex: 'half',
+    } as RequestInit);
+    expect([answer.status, read()]).toEqual([401, 0]);
+  });
+
+  test('with a ticket their number is told, and nothing of them', async () => {
+    const answer = await tess.call('POST', '/api/entries', empty);
+    expect(answer.status).toBe(400);
+    expect(answer.json.error.problems).toEqual([
+      { field: 'body.entries', message: 'entries: expected at most 200 at once' },
+    ]);
+  });
+
+  test('the same with meanings', async () => {
+    const many = JSON.stringify({ choices: Array(100_000).fill({}) });
+    expect((await harness.client().call('POST', '/api/meanings', many)).status).toBe(401);
+    const answer = await tess.call('POST', '/api/meanings', many);
+    expect([answer.status, answer.json.error.problems.length]).toEqual([400, 1]);
   });
 });

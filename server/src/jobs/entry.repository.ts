@@ -16,15 +16,11 @@ export interface ControlPlace {
 
 export function entryRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(entryEntity, { id }) as Promise<StoredEntry | null>,
+    byId: (id: string) => em.findOne(entryEntity, { id }),
     byDevice: (jobId: string, device: string, deviceSequence: number) =>
-      em.findOne(entryEntity, { jobId, device, deviceSequence }) as Promise<StoredEntry | null>,
+      em.findOne(entryEntity, { jobId, device, deviceSequence }),
     after: (jobId: string, sequence: number, limit: number) =>
-      em.find(
-        entryEntity,
-        { jobId, sequence: { $gt: sequence } },
-        { orderBy: { sequence: 'asc' }, limit },
-      ) as Promise<StoredEntry[]>,
+      em.find(entryEntity, { jobId, sequence: { $gt: sequence } }, { orderBy: { sequence: 'asc' }, limit }),
     /** Where a family stands now, by the latest word of each job on its old and its new control; newest job first. */
     async usesOf(definitionId: string, limit: number): Promise<readonly ControlPlace[]> {
       return em.execute<ControlPlace[]>(
@@ -39,7 +35,7 @@ export function entryRepository(em: EntityManager) {
         [definitionId, limit],
       );
     },
-    create: (entry: StoredEntry) => insert(em, entryEntity, entry as never),
-    createAll: (entries: readonly StoredEntry[]) => em.insertMany(entryEntity, entries as never[]),
+    create: (entry: StoredEntry) => insert(em, entryEntity, entry),
+    createAll: (entries: readonly StoredEntry[]) => em.insertMany(entryEntity, [...entries]),
   };
 }

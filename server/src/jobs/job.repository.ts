@@ -5,10 +5,9 @@ import { jobEntity, type Job } from './job.entity.ts';
 
 export function jobRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(jobEntity, { id }) as Promise<Job | null>,
+    byId: (id: string) => em.findOne(jobEntity, { id }),
     /** The job with its row locked until the transaction ends: sequences of one job are given out one at a time. */
-    lock: (id: string) =>
-      em.findOne(jobEntity, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE }) as Promise<Job | null>,
+    lock: (id: string) => em.findOne(jobEntity, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE }),
     search: (text: string, unitIds: readonly string[] | null, archived: boolean, limit: number) =>
       em.find(
         jobEntity,
@@ -21,11 +20,10 @@ export function jobRepository(em: EntityManager) {
           ...(text === '' && unitIds !== null && { unitId: { $in: [...unitIds] } }),
         },
         { orderBy: { createdAt: 'desc' }, limit },
-      ) as Promise<Job[]>,
+      ),
     /** Jobs of a unit, newest first. */
-    ofUnit: (unitId: string) =>
-      em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }) as Promise<Job[]>,
-    create: (job: Omit<Job, 'version'>) => insert(em, jobEntity, job as never),
+    ofUnit: (unitId: string) => em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }),
+    create: (job: Omit<Job, 'version'>) => insert(em, jobEntity, job),
     /** Takes the next sequence, without touching the version: adding an entry is no edit of the job. */
     async setLastSequence(job: Job, sequence: number): Promise<void> {
       await em.nativeUpdate(jobEntity, { id: job.id }, { lastSequence: sequence });

@@ -1,23 +1,12 @@
+import type { Job as JobView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { namesOf } from '../people/people.service.ts';
 import { MOST_LISTED } from '../sites/sites.service.ts';
-import { mustFindUnit, viewsOf, type UnitView } from '../units/units.service.ts';
+import { mustFindUnit, viewsOf } from '../units/units.service.ts';
 import type { Job } from './job.entity.ts';
-
-/** A job as pages see it. */
-export interface JobView {
-  readonly id: string;
-  readonly title: string;
-  readonly unit: UnitView;
-  readonly createdAt: string;
-  readonly createdBy: string;
-  readonly lastSequence: number;
-  readonly archived: boolean;
-  readonly version: number;
-}
 
 /** Jobs whose title, unit or site holds the text. */
 export function listJobs(

@@ -10,16 +10,31 @@ import { logEntity, type StoredLog } from './log.entity.ts';
 /** Rows sent to the database as one piece of text. */
 const ROWS_AT_ONCE = 4000;
 
+/** Key of the advisory lock under which partitions are made. */
+const MONTHS_LOCK = 727402;
+
 export function logRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(logEntity, { id }) as Promise<StoredLog | null>,
-    ofJob: (jobId: string) =>
-      em.find(logEntity, { jobId }, { orderBy: { createdAt: 'asc' } }) as Promise<StoredLog[]>,
-    create: (log: StoredLog) => insert(em, logEntity, log as never),
+    byId: (id: string) => em.findOne(logEntity, { id }),
+    ofJob: (jobId: string) => em.find(logEntity, { jobId }, { orderBy: { createdAt: 'asc' } }),
+    create: (log: StoredLog) => insert(em, logEntity, log),
 
-    /** Loads all readings of a log in bulk (COPY), after making the partitions of its months. */
+    /** Makes the partitions of the months that hold readings and are not there yet, one process at a time. */
+    async makeMonths(log: Log): Promise<void> {
+      const months = monthsOf(log.time);
+      const known = await em.execute<{ name: string }[]>(
+        `select relname as name from pg_class where relkind = 'r' and relname in (${months.map(() => '?').join(', ')})`,
+        months.map(partitionName),
+      );
+      const there = new Set(known.map((row) => row.name));
+      const missing = months.filter((month) => !there.has(partitionName(month)));
+      if (missing.length === 0) return;
+      await em.execute('select pg_advisory_xact_lock(?)', [MONTHS_LOCK]);
+      for (const month of missing) await em.execute(partitionSql(month));
+    },
+
+    /** Loads all readings of a log in bulk (COPY) into partitions that are there. */
     async load(id: string, log: Log): Promise<void> {
-      for (const month of monthsOf(log.time)) await em.execute(partitionSql(month));
       const roles = rolesOf(log);
       const sql = `copy log_point (log_id, at, ${roles.map(quoted).join(', ')}) from stdin`;
       const client = await connectionOf(em);
@@ -58,22 +73,25 @@ async function connectionOf(em: EntityManager): Promise<ClientBase> {
   return transaction.client.acquireConnection();
 }
 
-/** First days of the months that a log touches, `2026-04-01`. */
+/** First days of the months that hold a reading, `2026-04-01`. A month without one gets no partition. */
 function monthsOf(time: Float64Array): readonly string[] {
-  const months = new Set<string>();
-  const last = time.at(-1)!;
-  let at = new Date(time[0]! * 1000);
-  at = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth(), 1));
-  for (; at.getTime() / 1000 <= last; at = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth() + 1, 1)))
-    months.add(at.toISOString().slice(0, 10));
-  return [...months];
+  const months: string[] = [];
+  let next = Number.NEGATIVE_INFINITY;
+  for (const seconds of time) {
+    if (seconds < next) continue;
+    const at = new Date(seconds * 1000);
+    months.push(new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth(), 1)).toISOString().slice(0, 10));
+    next = Date.UTC(at.getUTCFullYear(), at.getUTCMonth() + 1, 1) / 1000;
+  }
+  return months;
 }
+
+const partitionName = (month: string) => `log_point_${month.slice(0, 7).replace('-', '_')}`;
 
 function partitionSql(month: string): string {
   const next = new Date(`${month}T00:00:00Z`);
   next.setUTCMonth(next.getUTCMonth() + 1);
-  const name = `log_point_${month.slice(0, 7).replace('-', '_')}`;
-  return `create table if not exists "${name}" partition of log_point for values from ('${month}Z') to ('${next.toISOString().slice(0, 10)}Z')`;
+  return `create table if not exists "${partitionName(month)}" partition of log_point for values from ('${month}Z') to ('${next.toISOString().slice(0, 10)}Z')`;
 }
 
 /** Lines of COPY's text format: tabs between cells, \\N for a missing reading. */

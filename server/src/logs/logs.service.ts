@@ -1,4 +1,5 @@
-import { formatName, layoutProblem, LogReader, type LogLayout } from '@brine/core/logs/reading';
+import type { LogView } from '@brine/contract/routes';
+import { formatName, LogReader, spanProblem, type LogLayout } from '@brine/core/logs/reading';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
@@ -7,15 +8,6 @@ import type { StoredLog } from './log.entity.ts';
 /** Largest file of a logger, bytes: a year of minutes with a dozen columns is some 50 MB. */
 export const LARGEST_LOG = 256 * 1024 * 1024;
 const MOST_LOGS = 50;
-
-/** What a page is told of a log. */
-export interface LogView {
-  readonly id: string;
-  readonly name: string;
-  readonly columns: readonly string[];
-  readonly samples: number;
-  readonly createdAt: string;
-}
 
 /**
  * Takes in a logger's file as it comes: read piece by piece by the reader that the page uses too, then loaded in bulk in one transaction. The same id sent
@@ -30,8 +22,6 @@ export async function takeLog(
   layout: LogLayout,
   body: AsyncIterable<Uint8Array>,
 ): Promise<LogView> {
-  const problem = layoutProblem(layout);
-  if (problem) throw new AppError('badInput', `layout: ${problem}`);
   const twin = await services.database.transaction(async (repositories) => {
     await mustFindJob(repositories, jobId);
     if ((await repositories.logs.ofJob(jobId)).length >= MOST_LOGS)
@@ -45,6 +35,10 @@ export async function takeLog(
       'badInput',
       `the file: ${tidied.problems[0] ? `line ${tidied.problems[0].line}: ${tidied.problems[0].why}` : 'expected at least one row of readings'}`,
     );
+  const problem = spanProblem(log.time);
+  if (problem !== null) throw new AppError('badInput', `the file: ${problem}`);
+  // Months are made before and apart: making one locks the whole table for a moment, loading a year of minutes does not.
+  await services.database.transaction((repositories) => repositories.logs.makeMonths(log));
   return services.database.transaction(async (repositories) => {
     const stored: StoredLog = {
       id,

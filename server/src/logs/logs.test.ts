@@ -92,7 +92,9 @@ describe('logs', () => {
 
   test.each([
     ['{', csv, 400, 'JSON'],
-    ['{}', csv, 400, 'expected delimiter'],
+    ['{}', csv, 400, 'delimiter: expected one character'],
+    [JSON.stringify({ ...guessLayout(csv).layout, order: 'junk' }), csv, 400, 'order: expected one of'],
+    [JSON.stringify({ ...guessLayout(csv).layout, zone: 'Mars/Base' }), csv, 400, '"Mars/Base" is no zone'],
     [JSON.stringify({ ...guessLayout(csv).layout, columns: [] }), csv, 400, 'no column holds the time'],
     [guessLayout(csv).layout, 'time,air_degC,coil_degC,compressor\nx,1,1,1\n', 400, 'line 2'],
   ])('layout %j is refused with a sentence', async (layout, text, status, part) => {
@@ -105,5 +107,46 @@ describe('logs', () => {
     await vi.signIn('vi');
     expect((await send(randomUUID(), csv, guessLayout(csv).layout, vi)).status).toBe(403);
     expect((await vi.call('GET', `/api/jobs/${jobId}/logs/${randomUUID()}`)).status).toBe(404);
+  });
+
+  const partitions = async () =>
+    (
+      await harness.orm.em
+        .getConnection()
+        .execute<{ n: string }[]>(
+          `select inhrelid::regclass::text as n from pg_inherits where inhparent = 'log_point'::regclass order by 1`,
+        )
+    ).map((row) => row.n);
+
+  test('a wrong year in one row is told, and leaves no partition behind', async () => {
+    const before = await partitions();
+    for (const [first, last] of [
+      ['1971-01-01T00:00:00', '2026-04-01T00:00:00'],
+      ['2026-04-01T00:00:00', '2199-01-01T00:00:00'],
+    ]) {
+      const text = `time,air_degC\n${first},1\n${last},2\n`;
+      const answer = await send(randomUUID(), text);
+      expect([answer.status, answer.json.error.message]).toEqual([
+        400,
+        expect.stringMatching(/expected at most 1830 days|outside the years/),
+      ]);
+    }
+    expect(await partitions()).toEqual(before);
+  });
+
+  test('a log with a gap of a year gets partitions for the two months that hold readings', async () => {
+    const before = await partitions();
+    const text = 'time,air_degC\n2023-02-01T00:00:00,1\n2024-03-01T00:00:00,2\n';
+    expect((await send(randomUUID(), text)).status).toBe(201);
+    expect((await partitions()).filter((name) => !before.includes(name))).toEqual([
+      'log_point_2023_02',
+      'log_point_2024_03',
+    ]);
+  });
+
+  test('eight uploads into a new month at once all stand', async () => {
+    const text = 'time,air_degC\n2025-07-01T00:00:00,1\n2025-08-01T00:00:00,2\n';
+    const answers = await Promise.all(Array.from({ length: 8 }, () => send(randomUUID(), text)));
+    expect(answers.map((a) => a.status)).toEqual(Array(8).fill(201));
   });
 });

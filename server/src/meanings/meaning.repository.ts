@@ -4,8 +4,8 @@ import { meaningEntity, type Meaning } from './meaning.entity.ts';
 
 export function meaningRepository(em: EntityManager) {
   return {
-    create: (meaning: Meaning) => insert(em, meaningEntity, meaning as never),
+    create: (meaning: Meaning) => insert(em, meaningEntity, meaning),
     newest: (limit: number) =>
-      em.find(meaningEntity, {}, { orderBy: { chosenAt: 'desc', id: 'asc' }, limit }) as Promise<Meaning[]>,
+      em.find(meaningEntity, {}, { orderBy: { chosenAt: 'desc', id: 'asc' }, limit }),
   };
 }

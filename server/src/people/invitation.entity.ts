@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Role } from './person.entity.ts';
+import type { Role } from '@brine/contract/routes';
 
 /** A one-time link: for the first lead, a newcomer, or a forgotten password. Only its hash is kept. */
 export const invitationEntity = defineEntity({

@@ -4,8 +4,8 @@ import { invitationEntity, type Invitation } from './invitation.entity.ts';
 
 export function invitationRepository(em: EntityManager) {
   return {
-    byHash: (hash: string) => em.findOne(invitationEntity, { hash }) as Promise<Invitation | null>,
-    create: (invitation: Invitation) => insert(em, invitationEntity, invitation as never),
+    byHash: (hash: string) => em.findOne(invitationEntity, { hash }),
+    create: (invitation: Invitation) => insert(em, invitationEntity, invitation),
     /** Voids links of one kind that nobody has used, so that only the newest one works. */
     dropUnused: (kind: Invitation['kind'], personId: string | null) =>
       em.nativeDelete(invitationEntity, { kind, personId, usedAt: null }),

@@ -1,3 +1,6 @@
+import type { OneTimeLink } from '@brine/contract/routes';
+import type { PersonLine } from '@brine/contract/routes';
+import type { api, AnswerOf } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import { openSession, type SignInResult } from '../auth/auth.service.ts';
 import { hashPassword, SHORTEST_PASSWORD } from '../auth/password.ts';
@@ -6,28 +9,11 @@ import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Invitation } from './invitation.entity.ts';
-import type { Person, Role } from './person.entity.ts';
+import type { Person } from './person.entity.ts';
+import type { Role } from '@brine/contract/routes';
 
 const DAY_MS = 86_400_000;
 const LINK_DAYS = 7;
-
-/** A person as leads see them. */
-export interface PersonLine {
-  readonly id: string;
-  readonly login: string;
-  readonly name: string;
-  readonly role: Role;
-  readonly disabled: boolean;
-  readonly invited: boolean;
-  readonly demo: boolean;
-  readonly version: number;
-}
-
-/** A one-time link: the secret stands only here, once. */
-export interface OneTimeLink {
-  readonly token: string;
-  readonly expiresAt: string;
-}
 
 export function listPeople(services: Services): Promise<readonly PersonLine[]> {
   return services.database.transaction(async (repositories) => (await repositories.people.all()).map(lineOf));
@@ -105,13 +91,10 @@ export function endSessions(services: Services, personId: string): Promise<void>
 }
 
 /** What a link is for; refused once used or expired. */
-export function lookAtLink(
-  services: Services,
-  token: string,
-): Promise<Pick<Invitation, 'kind' | 'name' | 'login' | 'role'>> {
+export function lookAtLink(services: Services, token: string): Promise<AnswerOf<typeof api.link>['link']> {
   return services.database.transaction(async (repositories) => {
     const { kind, name, login, role } = await usableLink(repositories, token, services.now());
-    return { kind, name, login, role };
+    return { kind, name, login: login ?? null, role };
   });
 }
 

@@ -1,7 +1,5 @@
+import type { Role } from '@brine/contract/routes';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-
-export const roles = ['viewer', 'technician', 'lead'] as const;
-export type Role = (typeof roles)[number];
 
 /** Somebody who may sign in. Without a password the invitation has not been taken yet. */
 export const personEntity = defineEntity({

@@ -4,15 +4,14 @@ import { personEntity, type Person } from './person.entity.ts';
 
 export function personRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(personEntity, { id }) as Promise<Person | null>,
-    byLogin: (login: string) =>
-      em.findOne(personEntity, { login: login.toLowerCase() }) as Promise<Person | null>,
-    byIds: (ids: readonly string[]) => em.find(personEntity, { id: { $in: [...ids] } }) as Promise<Person[]>,
-    all: () => em.find(personEntity, {}, { orderBy: { name: 'asc' } }) as Promise<Person[]>,
+    byId: (id: string) => em.findOne(personEntity, { id }),
+    byLogin: (login: string) => em.findOne(personEntity, { login: login.toLowerCase() }),
+    byIds: (ids: readonly string[]) => em.find(personEntity, { id: { $in: [...ids] } }),
+    all: () => em.find(personEntity, {}, { orderBy: { name: 'asc' } }),
     countActiveLeads: () =>
       em.count(personEntity, { role: 'lead', disabledAt: null, passwordHash: { $ne: null } }),
     create: (person: Omit<Person, 'version'>) =>
-      insert(em, personEntity, { ...person, login: person.login.toLowerCase() } as never),
+      insert(em, personEntity, { ...person, login: person.login.toLowerCase() }),
     save: () => em.flush(),
   };
 }

@@ -4,8 +4,8 @@ import { pictureEntity, type StoredPicture } from './picture.entity.ts';
 
 export function pictureRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(pictureEntity, { id }) as Promise<StoredPicture | null>,
-    create: (picture: StoredPicture) => insert(em, pictureEntity, picture as never),
+    byId: (id: string) => em.findOne(pictureEntity, { id }),
+    create: (picture: StoredPicture) => insert(em, pictureEntity, picture),
     countOf: (jobId: string) => em.count(pictureEntity, { jobId }),
   };
 }

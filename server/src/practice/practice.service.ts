@@ -1,6 +1,6 @@
+import type { ProgressLine } from '@brine/contract/routes';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import type { ProgressRow } from './practiceRun.repository.ts';
 
 /** A finished drill as a page tells of it. */
 export interface FinishedDrill {
@@ -13,13 +13,6 @@ export interface FinishedDrill {
   readonly strokes: number;
   readonly fewest: number;
   readonly hints: number;
-}
-
-/** How far somebody is with one family and kind of drill. */
-export interface ProgressLine extends Omit<ProgressRow, 'personId' | 'lastAt'> {
-  readonly person: string;
-  readonly name: string;
-  readonly lastAt: string;
 }
 
 /** Keeps a finished drill. Sent again with the same id it is kept once; an id of somebody else's run is refused. */

@@ -17,8 +17,8 @@ export interface ProgressRow {
 
 export function practiceRunRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(practiceRunEntity, { id }) as Promise<PracticeRun | null>,
-    create: (run: PracticeRun) => insert(em, practiceRunEntity, run as never),
+    byId: (id: string) => em.findOne(practiceRunEntity, { id }),
+    create: (run: PracticeRun) => insert(em, practiceRunEntity, run),
     /** Counted by the database; everybody's where `personId` is null. */
     async progress(personId: string | null): Promise<readonly ProgressRow[]> {
       const rows = await em.execute<Record<string, unknown>[]>(

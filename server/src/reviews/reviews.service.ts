@@ -1,9 +1,9 @@
+import type { Review as ReviewAnswer, UnitJudged } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { GoalId } from '@brine/core/judgement/tuning';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { ThreadPool } from './threadPool.ts';
-import type { UnitJudged } from './unitReview.ts';
 import { unitsWithPlan } from './unitsWithPlan.ts';
 
 /** A unit of a review, judged or still to come. */
@@ -13,16 +13,6 @@ export interface ReviewLine {
   readonly site: string;
   judged: UnitJudged | null;
   problem: string | null;
-}
-
-/** A review of many units as pages see it. */
-export interface ReviewView {
-  readonly id: string;
-  readonly goal: GoalId | null;
-  readonly total: number;
-  readonly done: number;
-  readonly stopped: boolean;
-  readonly units: readonly ReviewLine[];
 }
 
 interface Review {
@@ -42,7 +32,7 @@ const pool = new ThreadPool();
 export const closeReviews = (): Promise<void> => pool.close();
 
 /** Begins a review of every unit with a plan, by its newest job that is not archived. Answers at once; the work goes on in threads. */
-export async function startReview(services: Services, goal: GoalId | null): Promise<ReviewView> {
+export async function startReview(services: Services, goal: GoalId | null): Promise<ReviewAnswer> {
   const units = await services.database.transaction((repositories) => unitsWithPlan(repositories, goal));
   const review: Review = {
     id: randomUUID(),
@@ -62,12 +52,12 @@ export async function startReview(services: Services, goal: GoalId | null): Prom
   return viewOf(review);
 }
 
-export function readReview(id: string): ReviewView {
+export function readReview(id: string): ReviewAnswer {
   return viewOf(mustFind(id));
 }
 
 /** Stops what has not begun; what is judged stays to be read. */
-export function stopReview(id: string, forget = false): ReviewView {
+export function stopReview(id: string, forget = false): ReviewAnswer {
   const review = mustFind(id);
   review.off.abort();
   if (forget) reviews.delete(id);
@@ -80,7 +70,7 @@ function mustFind(id: string): Review {
   return review;
 }
 
-function viewOf({ id, goal, lines, off }: Review): ReviewView {
+function viewOf({ id, goal, lines, off }: Review): ReviewAnswer {
   return {
     id,
     goal,

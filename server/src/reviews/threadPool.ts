@@ -1,6 +1,7 @@
+import type { UnitJudged } from '@brine/contract/routes';
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
-import type { UnitJudged, UnitToReview } from './unitReview.ts';
+import type { UnitToReview } from './unitReview.ts';
 
 /** The thread's file beside this one: compiled in service, TypeScript where the tests run the sources. */
 const source = import.meta.url.endsWith('.ts');

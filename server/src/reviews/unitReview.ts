@@ -1,3 +1,4 @@
+import type { UnitJudged } from '@brine/contract/routes';
 import { remedyWords } from '@brine/core/judgement/checks';
 import type { UnitDescription } from '@brine/core/foundation/unit';
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
@@ -11,21 +12,6 @@ export interface UnitToReview {
   readonly display: TemperatureUnit;
   /** What it is tuned for besides; null: only judged. */
   readonly goal: GoalId | null;
-}
-
-/** What is said of a unit: findings by rule and by a simulated day, gravest first, and what tuning advises. */
-export interface UnitJudged {
-  readonly findings: readonly {
-    readonly code: string;
-    readonly severity: 'error' | 'warning' | 'note';
-    readonly message: string;
-    readonly remedy: string | null;
-  }[];
-  readonly advised: {
-    readonly sound: boolean;
-    readonly change: string | null;
-    readonly reason: string;
-  } | null;
 }
 
 /** Judges one unit on its own box, and tunes it where a goal is given. Pure; seconds of work with a goal, a tenth without. */

@@ -4,9 +4,9 @@ import { shareEntity, type Share } from './share.entity.ts';
 
 export function shareRepository(em: EntityManager) {
   return {
-    byToken: (token: string) => em.findOne(shareEntity, { token }) as Promise<Share | null>,
-    openOf: (unitId: string) => em.findOne(shareEntity, { unitId, revokedAt: null }) as Promise<Share | null>,
-    create: (share: Share) => insert(em, shareEntity, share as never),
+    byToken: (token: string) => em.findOne(shareEntity, { token }),
+    openOf: (unitId: string) => em.findOne(shareEntity, { unitId, revokedAt: null }),
+    create: (share: Share) => insert(em, shareEntity, share),
     save: () => em.flush(),
   };
 }

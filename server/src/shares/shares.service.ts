@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import { sharedPage, type SharedPage } from '@brine/core/record/handover';
+import type { SharedPage } from '@brine/contract/routes';
+import { sharedPage } from '@brine/core/record/handover';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';

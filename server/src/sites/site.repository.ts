@@ -4,7 +4,7 @@ import { siteEntity, type Site } from './site.entity.ts';
 
 export function siteRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(siteEntity, { id }) as Promise<Site | null>,
+    byId: (id: string) => em.findOne(siteEntity, { id }),
     search: (text: string, archived: boolean, limit: number) =>
       em.find(
         siteEntity,
@@ -15,9 +15,9 @@ export function siteRepository(em: EntityManager) {
           }),
         },
         { orderBy: { name: 'asc' }, limit },
-      ) as Promise<Site[]>,
-    byIds: (ids: readonly string[]) => em.find(siteEntity, { id: { $in: [...ids] } }) as Promise<Site[]>,
-    create: (site: Omit<Site, 'version'>) => insert(em, siteEntity, site as never),
+      ),
+    byIds: (ids: readonly string[]) => em.find(siteEntity, { id: { $in: [...ids] } }),
+    create: (site: Omit<Site, 'version'>) => insert(em, siteEntity, site),
     save: () => em.flush(),
   };
 }

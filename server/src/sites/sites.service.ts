@@ -1,18 +1,9 @@
+import type { Site as SiteView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Site } from './site.entity.ts';
-
-/** A site as pages see it. */
-export interface SiteView {
-  readonly id: string;
-  readonly name: string;
-  readonly place: string;
-  readonly note: string;
-  readonly archived: boolean;
-  readonly version: number;
-}
 
 /** Longest list in one answer; a search narrows it. */
 export const MOST_LISTED = 200;

@@ -4,8 +4,8 @@ import { unitEntity, type Unit } from './unit.entity.ts';
 
 export function unitRepository(em: EntityManager) {
   return {
-    byId: (id: string) => em.findOne(unitEntity, { id }) as Promise<Unit | null>,
-    byIds: (ids: readonly string[]) => em.find(unitEntity, { id: { $in: [...ids] } }) as Promise<Unit[]>,
+    byId: (id: string) => em.findOne(unitEntity, { id }),
+    byIds: (ids: readonly string[]) => em.find(unitEntity, { id: { $in: [...ids] } }),
     search: (text: string, siteId: string | null, archived: boolean, limit: number) =>
       em.find(
         unitEntity,
@@ -21,8 +21,8 @@ export function unitRepository(em: EntityManager) {
           }),
         },
         { orderBy: { tag: 'asc', name: 'asc' }, limit },
-      ) as Promise<Unit[]>,
-    create: (unit: Omit<Unit, 'version'>) => insert(em, unitEntity, unit as never),
+      ),
+    create: (unit: Omit<Unit, 'version'>) => insert(em, unitEntity, unit),
     save: () => em.flush(),
   };
 }

@@ -1,21 +1,10 @@
+import type { Unit as UnitView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { MOST_LISTED, mustFindSite } from '../sites/sites.service.ts';
 import type { Unit } from './unit.entity.ts';
-
-/** A unit as pages see it, with the name of its site. */
-export interface UnitView {
-  readonly id: string;
-  readonly siteId: string;
-  readonly siteName: string;
-  readonly name: string;
-  readonly tag: string;
-  readonly plate: string;
-  readonly archived: boolean;
-  readonly version: number;
-}
 
 export function listUnits(
   services: Services,

@@ -11,7 +11,14 @@ import {
   temperatureAt,
   type OutOfRange,
 } from '@brine/core/foundation/refrigerants';
-import { parseNumber, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
+import {
+  parseNumber,
+  printNumber,
+  quantity,
+  valueIn,
+  difference,
+  temperature,
+} from '@brine/core/foundation/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
 
@@ -76,8 +83,9 @@ export function useSaturation() {
   });
   /** A short chart around what is usual, at this elevation. */
   const chart = computed(() => {
-    const step = display.unit === 'degF' ? 10 / 1.8 : 5;
-    const start = display.unit === 'degF' ? (-40 + 0 - 32) / 1.8 : -40;
+    // Whole tens of the reader’s degrees, from −40, where both scales meet.
+    const step = display.unit === 'degF' ? difference(10, 'deltaF') : 5;
+    const start = temperature(-40, display.unit);
     return Array.from({ length: 21 }, (_, i) => start + i * step).flatMap((t) => {
       const [bubble, dew] = [pressureAt(fluid.value, t, 'bubble'), pressureAt(fluid.value, t, 'dew')];
       return isOutOfRange(bubble) || isOutOfRange(dew)

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { call, messageOf } from '../shared/api/client.ts';
-import type { ControllerUse } from '../shared/api/types.ts';
+import { request, messageOf } from '../shared/api/client.ts';
+import type { ControllerUse } from '@brine/contract/routes';
 import FormProblem from '../shared/ui/FormProblem.vue';
 
 /** Units that have, had or get this family, by their jobs. */
@@ -15,7 +15,7 @@ watch(
     uses.value = null;
     problem.value = null;
     try {
-      const answer = await call<{ uses: ControllerUse[] }>('GET', `/controllers/${hash}/uses`);
+      const answer = await request('controllerUses', { params: { hash } });
       if (hash === props.hash) uses.value = answer.uses;
     } catch (error) {
       problem.value = messageOf(error);

@@ -2,9 +2,8 @@
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { parseJson, isFileProblem } from '@brine/core/foundation/files';
-import type { PinnedDefinition } from '@brine/core/record/entries';
 import type { ApiError } from '../shared/api/client.ts';
-import { call } from '../shared/api/client.ts';
+import { request } from '../shared/api/client.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import FamilyList from '../shared/job/FamilyList.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
@@ -57,8 +56,8 @@ async function importFile(event: Event) {
     return;
   }
   try {
-    const { controller } = await call<{ controller: PinnedDefinition }>('POST', '/controllers', {
-      body: { definition: parsed.data },
+    const { controller } = await request('addController', {
+      body: { definition: parsed.data as object },
     });
     await reload();
     await router.push(`/controls/${controller.hash}`);

@@ -5,7 +5,7 @@ import {
   type ControllerDefinition,
   type DefinitionChange,
 } from '@brine/core/controllers/definitions';
-import type { ControllerLine } from '../shared/api/types.ts';
+import type { ControllerLine } from '@brine/contract/routes';
 import { definitionByHash } from '../shared/job/definitions.ts';
 
 /** The versions of a family, and every difference between this one and another. */

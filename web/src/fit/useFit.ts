@@ -1,6 +1,6 @@
 import { computed, shallowRef, watch } from 'vue';
 import type { Fit } from '@brine/core/judgement/fit';
-import type { ControllerLine } from '../shared/api/types.ts';
+import type { ControllerLine } from '@brine/contract/routes';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import { useControllers } from '../shared/job/useControllers.ts';
 import { useJob } from '../shared/job/useJob.ts';

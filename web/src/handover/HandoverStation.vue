@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { LONGEST_NAME, LONGEST_TEXT } from '@brine/contract/lengths';
+import { cutText } from '../shared/ui/cutText.ts';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import { standing } from '@brine/core/record/fold';
+import { added, standing } from '@brine/core/record/fold';
 import type { EntryBody } from '@brine/core/record/entries';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { localDateTime } from '../shared/display/localTime.ts';
@@ -47,7 +49,7 @@ const address = computed(
     `/api/jobs/${job.id}/sheet.pdf?paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
 );
 const versions = computed(() =>
-  job.state.value.sheets.flatMap(({ entry }) =>
+  added(job.state.value, 'sheet').flatMap(({ entry }) =>
     entry.body.kind === 'sheet'
       ? [
           {
@@ -65,8 +67,8 @@ const versions = computed(() =>
 async function handOver() {
   const body: EntryBody = {
     kind: 'handedOver',
-    to: to.value.trim().slice(0, 200),
-    watch: watchFor.value.trim().slice(0, 2000),
+    to: cutText(to.value.trim(), LONGEST_NAME),
+    watch: cutText(watchFor.value.trim(), LONGEST_TEXT),
   };
   await job.write(body, ...frozenSheets(job));
   settleTo();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { call, messageOf } from '../shared/api/client.ts';
+import { messageOf, request } from '../shared/api/client.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -12,21 +12,17 @@ const token = ref<string | null>(null);
 const problem = ref('');
 const unitId = computed(() => job.job.value?.unit.id ?? null);
 const address = computed(() => (token.value ? `${location.origin}/u/${token.value}` : ''));
-async function ask(method: 'GET' | 'POST' | 'DELETE') {
+async function act(what: 'share' | 'makeShare' | 'revokeShare') {
   if (!unitId.value) return;
   problem.value = '';
   try {
-    const answer = await call<{ share?: { token: string } | null }>(
-      method,
-      `/units/${unitId.value}/share`,
-      method === 'POST' ? { body: {} } : {},
-    );
-    token.value = answer.share?.token ?? null;
+    const answer = await request(what, { params: { id: unitId.value } });
+    token.value = 'share' in answer ? (answer.share?.token ?? null) : null;
   } catch (error) {
     problem.value = messageOf(error);
   }
 }
-watch(unitId, () => void ask('GET'), { immediate: true });
+watch(unitId, () => void act('share'), { immediate: true });
 </script>
 
 <template>
@@ -42,11 +38,16 @@ watch(unitId, () => void ask('GET'), { immediate: true });
           address
         }}</a>
       </p>
-      <AppButton v-if="session.mayWrite" kind="quiet" class="!px-0" data-test="revoke" @click="ask('DELETE')"
+      <AppButton
+        v-if="session.mayWrite"
+        kind="quiet"
+        class="!px-0"
+        data-test="revoke"
+        @click="act('revokeShare')"
         >Revoke it: the code leads nowhere then</AppButton
       >
     </template>
-    <AppButton v-else-if="session.mayWrite" class="mt-2" data-test="make-share" @click="ask('POST')"
+    <AppButton v-else-if="session.mayWrite" class="mt-2" data-test="make-share" @click="act('makeShare')"
       >Put a code on the sheet</AppButton
     >
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import { standing } from '@brine/core/record/fold';
-import type { Stroke } from '@brine/core/record/entries';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
@@ -18,10 +17,10 @@ const drawing = ref(false);
 const pad = ref<SVGSVGElement | null>(null);
 /** Points closer than this to the one before add nothing. */
 const STEP = 0.006;
-const shown = computed<readonly Stroke[]>(() =>
+const shown = computed<readonly (readonly number[])[]>(() =>
   strokes.value.length > 0 ? strokes.value : (signed.value?.strokes ?? []),
 );
-const path = (stroke: Stroke) =>
+const path = (stroke: readonly number[]) =>
   Array.from(
     { length: stroke.length / 2 },
     (_, i) => `${i === 0 ? 'M' : 'L'}${stroke[2 * i]! * 300} ${stroke[2 * i + 1]! * 90}`,

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { tableNames } from '@brine/core/record/handover';
+import { tableNames } from '@brine/contract/paths';
+import { addressOf } from '../shared/api/client.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 
 /** Tables and the whole job as files. */
 const job = useJob();
 const session = useSession();
-const file = (name: string) => `/api/jobs/${job.id}/tables/${name}`;
+const file = (name: string) => addressOf('table', { id: job.id, file: name });
 </script>
 
 <template>
@@ -22,7 +23,7 @@ const file = (name: string) => `/api/jobs/${job.id}/tables/${name}`;
     <a
       v-if="session.mayWrite"
       class="link mt-1 inline-block"
-      :href="`/api/jobs/${job.id}/job.brine.json`"
+      :href="addressOf('jobFile', { id: job.id })"
       download
       data-test="job-file"
       >The whole job, for another installation</a

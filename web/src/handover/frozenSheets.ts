@@ -1,5 +1,6 @@
+import { added, type Body } from '@brine/core/record/fold';
 import { foundSheet } from '@brine/core/record/job';
-import type { EntryBody, FrozenRow, PinnedDefinition, SheetKind } from '@brine/core/record/entries';
+import type { EntryBody, FrozenRow, PinnedDefinition } from '@brine/core/record/entries';
 import type { OpenJob } from '../shared/job/useJob.ts';
 
 type SheetBody = Extract<EntryBody, { kind: 'sheet' }>;
@@ -35,11 +36,11 @@ export function frozenSheets(job: OpenJob): readonly SheetBody[] {
 
 function sheet(
   job: OpenJob,
-  kind: SheetKind,
+  kind: Body<'sheet'>['sheet'],
   definition: PinnedDefinition | null,
   rows: readonly FrozenRow[],
 ): SheetBody {
-  const before = job.state.value.sheets
+  const before = added(job.state.value, 'sheet')
     .filter(({ entry }) => entry.body.kind === 'sheet' && entry.body.sheet === kind)
     .at(-1);
   return { kind: 'sheet', sheet: kind, parent: before?.entry.id ?? null, definition, rows };

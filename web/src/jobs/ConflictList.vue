@@ -1,20 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { parameterOf, type ControllerDefinition } from '@brine/core/controllers/definitions';
 import type { Conflict, Head } from '@brine/core/record/fold';
+import { aboutEntry, saidByEntry } from '@brine/core/record/kinds';
 import { localTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
-import { describeBody, describeRegister } from '../shared/job/describeEntry.ts';
 
 const job = useJob();
 const session = useSession();
+const nameIn = (definition: ControllerDefinition | null) => (code: string) =>
+  definition ? parameterOf(definition, code)?.name : undefined;
+const names = computed(() => ({
+  old: nameIn(job.old.value),
+  replacement: nameIn(job.replacement.value),
+}));
 const conflicts = computed(() =>
   job.conflicts.value.map((conflict) => ({
     register: conflict.register,
-    what: describeRegister(conflict.register, job),
+    what: aboutEntry(conflict.heads[0]!.entry.body, names.value),
     heads: conflict.heads.map((head) => ({
       head,
-      value: describeBody(head.entry.body),
+      value: saidByEntry(head.entry.body),
       by: job.nameOf(head.entry.author),
       at: localTime(head.entry.deviceTime),
     })),

@@ -2,7 +2,6 @@
 import { ref } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { localDate } from '../shared/display/localTime.ts';
-import type { Job } from '../shared/api/types.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useSearchList } from '../shared/ui/useSearchList.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -15,12 +14,11 @@ import { useArchive } from '../shared/ui/useArchive.ts';
 
 const session = useSession();
 const router = useRouter();
-const { search, archived, items, problem, loading, reload } = useSearchList<Job>(
-  '/jobs',
+const { search, archived, items, problem, loading, reload } = useSearchList(
   'jobs',
   String(useRoute().query['search'] ?? ''),
 );
-const { setArchived, undo, problem: archiveProblem } = useArchive('/jobs', reload);
+const { setArchived, undo, problem: archiveProblem } = useArchive('changeJob', reload);
 const opening = ref(false);
 
 useJumpTargets(() =>

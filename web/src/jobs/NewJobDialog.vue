@@ -3,8 +3,8 @@ import { useField, useForm } from 'vee-validate';
 import { onMounted, ref, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import { object, string } from 'yup';
-import { call, messageOf } from '../shared/api/client.ts';
-import type { Job, Unit } from '../shared/api/types.ts';
+import { request, messageOf } from '../shared/api/client.ts';
+import type { Unit } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
@@ -24,7 +24,7 @@ const { value: unitId, errorMessage: unitProblem } = useField<string>('unitId');
 
 onMounted(async () => {
   try {
-    units.value = (await call<{ units: Unit[] }>('GET', '/units')).units;
+    units.value = (await request('units')).units;
   } catch (error) {
     problem.value = messageOf(error);
   }
@@ -32,7 +32,7 @@ onMounted(async () => {
 
 const submit = handleSubmit(async (values) => {
   try {
-    const { job } = await call<{ job: Job }>('POST', '/jobs', { body: values });
+    const { job } = await request('createJob', { body: values });
     emit('opened', job.id);
   } catch (error) {
     problem.value = messageOf(error);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { call, messageOf } from '../shared/api/client.ts';
+import { request, messageOf } from '../shared/api/client.ts';
 
 /** Takes in a job that comes from another installation; its entries are marked as foreign. */
 const router = useRouter();
@@ -15,13 +15,13 @@ async function take(event: Event) {
   busy.value = true;
   problem.value = '';
   try {
-    const content: unknown = JSON.parse(await file.text());
-    const { jobId } = await call<{ jobId: string }>('POST', '/import', { body: { file: content } });
+    const content = JSON.parse(await file.text()) as object;
+    const { jobId } = await request('importJob', { body: { file: content } });
     await router.push(`/jobs/${jobId}`);
   } catch (error) {
     problem.value =
       error instanceof SyntaxError
-        ? `${file.name} is no JSON; expected a *.brine.json`
+        ? `${file.name} is not valid JSON; expected a *.brine.json`
         : `${file.name}: ${messageOf(error)}`;
   }
   busy.value = false;

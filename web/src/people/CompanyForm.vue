@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import type { Company } from '@brine/contract/routes';
 import { schools, type SchoolId } from '@brine/core/foundation/unit';
-import { call, messageOf } from '../shared/api/client.ts';
+import { request, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -21,10 +22,10 @@ const rows = computed(() =>
     ),
   })),
 );
-async function change(what: object) {
+async function change(what: Partial<Pick<Company, 'name' | 'schools' | 'displayUnit'>>) {
   problem.value = null;
   try {
-    await call('PATCH', '/company', { body: { ...what, version: session.company?.version } });
+    await request('changeCompany', { body: { ...what, version: session.company!.version } });
   } catch (error) {
     problem.value = messageOf(error);
   }
@@ -37,7 +38,8 @@ const choose = (id: SchoolId, event: Event) => {
   );
   void change({ schools: value === '' ? others : { ...others, [id]: value } });
 };
-const unit = (event: Event) => change({ displayUnit: (event.target as HTMLSelectElement).value });
+const unit = (event: Event) =>
+  change({ displayUnit: (event.target as HTMLSelectElement).value as Company['displayUnit'] });
 function rename() {
   const typed = name.value.trim();
   if (typed === '' || typed === session.company?.name) return reset();

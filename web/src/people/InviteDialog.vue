@@ -2,7 +2,8 @@
 import { useField, useForm } from 'vee-validate';
 import { ref } from 'vue';
 import { object, string } from 'yup';
-import { call, messageOf } from '../shared/api/client.ts';
+import type { Role } from '@brine/contract/routes';
+import { request, messageOf } from '../shared/api/client.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
@@ -14,14 +15,14 @@ const { handleSubmit } = useForm({
   validationSchema: object({
     name: string().trim().required('Expected a name').max(200),
     login: string().trim().required('Expected a login').max(200),
-    role: string().required(),
+    role: string<Role>().required(),
   }),
-  initialValues: { name: '', login: '', role: 'technician' },
+  initialValues: { name: '', login: '', role: 'technician' as Role },
 });
 const { value: role } = useField<string>('role');
 const submit = handleSubmit(async (values) => {
   try {
-    const { link } = await call<{ link: { token: string } }>('POST', '/people', { body: values });
+    const { link } = await request('invite', { body: values });
     emit('invited', values.name, link.token);
   } catch (error) {
     problem.value = messageOf(error);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import { call, messageOf } from '../shared/api/client.ts';
-import type { PersonLine, Role } from '../shared/api/types.ts';
+import { request, messageOf } from '../shared/api/client.ts';
+import type { PersonLine, Role } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import CompanyForm from './CompanyForm.vue';
@@ -20,22 +20,21 @@ async function act(work: () => Promise<unknown>) {
   } catch (error) {
     problem.value = messageOf(error);
   }
-  people.value = (await call<{ people: PersonLine[] }>('GET', '/people')).people;
+  people.value = (await request('people')).people;
 }
 const addressOf = (token: string) => `${location.origin}/link/${token}`;
-const change = (person: PersonLine, what: object) =>
-  act(() => call('PATCH', `/people/${person.id}`, { body: { ...what, version: person.version } }));
+const change = (person: PersonLine, what: Partial<Pick<PersonLine, 'role' | 'disabled'>>) =>
+  act(() =>
+    request('changePerson', { params: { id: person.id }, body: { ...what, version: person.version } }),
+  );
 const changeRole = (person: PersonLine, event: Event) =>
-  change(person, { role: (event.target as HTMLSelectElement).value });
+  change(person, { role: (event.target as HTMLSelectElement).value as Role });
 const reset = (person: PersonLine) =>
   act(async () => {
-    const answer = await call<{ link: { token: string } }>('POST', `/people/${person.id}/reset`, {
-      body: {},
-    });
+    const answer = await request('resetPassword', { params: { id: person.id } });
     link.value = { name: person.name, address: addressOf(answer.link.token) };
   });
-const endSessions = (person: PersonLine) =>
-  act(() => call('POST', `/people/${person.id}/end-sessions`, { body: {} }));
+const endSessions = (person: PersonLine) => act(() => request('endSessions', { params: { id: person.id } }));
 function invited(name: string, token: string) {
   inviting.value = false;
   link.value = { name, address: addressOf(token) };

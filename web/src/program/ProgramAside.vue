@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { switchingBand, type Finding, type Remedy } from '@brine/core/judgement/checks';
+import { type Finding, type Remedy } from '@brine/core/judgement/checks';
+import { switchingBand } from '@brine/core/foundation/regulation';
 import { fansOf } from '@brine/core/machines/condenser';
 import { isMachine } from '@brine/core/foundation/settings';
 import { panelOf } from '@brine/core/controllers/definitions';

@@ -1,3 +1,5 @@
+import { LONGEST_CODE, LONGEST_TEXT } from '@brine/contract/lengths';
+import { cutText } from '../shared/ui/cutText.ts';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { defaultDecision, type ProgramRow } from '@brine/core/record/job';
@@ -65,13 +67,13 @@ export function useCabinet() {
 
   async function showsElse(shown: string, row = current.value): Promise<void> {
     if (!row || shown.trim() === '') return;
-    await say(row, 'showsElse', { shown: shown.trim().slice(0, 40) });
+    await say(row, 'showsElse', { shown: cutText(shown.trim(), LONGEST_CODE) });
     advance();
   }
 
   async function skip(why: string, row = current.value): Promise<void> {
     if (!row) return;
-    await say(row, 'skipped', { why: why.trim().slice(0, 2000) });
+    await say(row, 'skipped', { why: cutText(why.trim(), LONGEST_TEXT) });
     advance();
   }
 

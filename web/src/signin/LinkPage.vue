@@ -3,7 +3,7 @@ import { useForm } from 'vee-validate';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { object, ref as yupRef, string } from 'yup';
-import { call, messageOf } from '../shared/api/client.ts';
+import { request, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -33,7 +33,7 @@ const { handleSubmit, isSubmitting } = useForm({
 
 onMounted(async () => {
   try {
-    link.value = (await call<{ link: NonNullable<typeof link.value> }>('GET', `/links/${props.token}`)).link;
+    link.value = (await request('link', { params: { token: props.token } })).link;
   } catch (error) {
     problem.value = messageOf(error);
   }

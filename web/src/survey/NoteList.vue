@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { LONGEST_TEXT } from '@brine/contract/lengths';
+import { cutText } from '../shared/ui/cutText.ts';
+import { added } from '@brine/core/record/fold';
+import { computed, ref } from 'vue';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -10,18 +13,23 @@ const job = useJob();
 const session = useSession();
 const { text, reset } = useDraft(() => '', `note:${job.id}`);
 const notes = computed(() =>
-  job.state.value.notes.map(({ entry }) => ({
+  added(job.state.value, 'note').map(({ entry }) => ({
     id: entry.id,
     text: entry.body.kind === 'note' ? entry.body.text : '',
     by: job.nameOf(entry.author),
     at: localDateTime(entry.deviceTime),
   })),
 );
+const rest = ref(false);
 async function add() {
-  const typed = text.value.trim().slice(0, 2000);
-  if (typed === '') return;
-  await job.write({ kind: 'note', text: typed });
+  const typed = text.value.trim();
+  const note = cutText(typed, LONGEST_TEXT);
+  if (note === '') return;
+  await job.write({ kind: 'note', text: note });
   reset();
+  // What one note does not hold stays in the field for the next: nothing typed is lost.
+  rest.value = typed.length > note.length;
+  if (rest.value) text.value = typed.slice(note.length);
 }
 </script>
 
@@ -41,9 +49,13 @@ async function add() {
         rows="2"
         class="flex-1"
         aria-label="A note"
+        data-test="note"
         placeholder="What you saw, heard, moved"
       ></textarea>
-      <AppButton type="submit" :disabled="text.trim() === ''">Add</AppButton>
+      <AppButton type="submit" data-test="add-note" :disabled="text.trim() === ''">Add</AppButton>
     </form>
+    <p v-if="rest && text !== ''" class="hint" role="status">
+      A note holds {{ LONGEST_TEXT }} characters; the rest is still in the field: add it as a second one.
+    </p>
   </section>
 </template>

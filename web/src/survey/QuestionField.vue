@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue';
 import { isQuantity, printNumber, valueIn } from '@brine/core/foundation/quantities';
 import { answersOf } from '@brine/core/record/job';
-import type { AnswerValue, Question } from '@brine/core/record/entries';
+import type { Question } from '@brine/core/judgement/survey';
+import type { Body } from '@brine/core/record/fold';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
 import { useJob } from '../shared/job/useJob.ts';
@@ -32,7 +33,8 @@ const placeholder = computed(() =>
 );
 const id = computed(() => `question-${props.question.id}`);
 
-const say = (value: AnswerValue | null) => job.write({ kind: 'answer', question: props.question.id, value });
+const say = (value: Body<'answer'>['value']) =>
+  job.write({ kind: 'answer', question: props.question.id, value });
 function choose(event: Event) {
   const { value } = event.target as HTMLSelectElement;
   void say(value === '' ? null : value);

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue';
 import { ChevronRight } from '@lucide/vue';
 import { answersOf } from '@brine/core/record/job';
-import { schoolQuestions } from '@brine/core/record/entries';
+import { schoolQuestions } from '@brine/core/judgement/survey';
 import { useJob } from '../shared/job/useJob.ts';
 import QuestionField from './QuestionField.vue';
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { answersOf, openQuestions } from '@brine/core/record/job';
-import { questionsFor } from '@brine/core/record/entries';
+import { questionsFor } from '@brine/core/judgement/survey';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';

@@ -2,9 +2,9 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import { goalIds, goals, type GoalId } from '@brine/core/judgement/tuning';
-import { call, messageOf } from '../shared/api/client.ts';
+import { request, messageOf } from '../shared/api/client.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
-import type { Review } from '../shared/api/types.ts';
+import type { Review } from '@brine/contract/routes';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -33,11 +33,10 @@ async function ask(work: () => Promise<{ review: Review }>): Promise<void> {
   }
   const id = review.value?.id;
   if (id && running.value)
-    timer = setTimeout(() => void ask(() => call<{ review: Review }>('GET', `/reviews/${id}`)), ASK_MS);
+    timer = setTimeout(() => void ask(() => request('review', { params: { id } })), ASK_MS);
 }
-const start = () =>
-  ask(() => call<{ review: Review }>('POST', '/reviews', { body: { goal: goal.value || null } }));
-const stop = () => ask(() => call<{ review: Review }>('DELETE', `/reviews/${review.value!.id}`));
+const start = () => ask(() => request('startReview', { body: { goal: goal.value || null } }));
+const stop = () => ask(() => request('stopReview', { params: { id: review.value!.id } }));
 
 const grave = (unit: Review['units'][number]) =>
   unit.judged?.findings.filter((f) => f.severity !== 'note') ?? [];

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Site, Unit } from '../shared/api/types.ts';
+import type { Site, Unit } from '@brine/contract/routes';
 import { useSession } from '../shared/session/sessionStore.ts';
 
 const props = defineProps<{ name: string; site: Site | null; units: readonly Unit[] }>();

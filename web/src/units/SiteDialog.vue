@@ -2,8 +2,8 @@
 import { useForm } from 'vee-validate';
 import { ref } from 'vue';
 import { object, string } from 'yup';
-import { call, messageOf } from '../shared/api/client.ts';
-import type { Site } from '../shared/api/types.ts';
+import { request, messageOf } from '../shared/api/client.ts';
+import type { Site } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
@@ -27,8 +27,11 @@ const { handleSubmit, isSubmitting } = useForm({
 const submit = handleSubmit(async (values) => {
   try {
     if (props.site)
-      await call('PATCH', `/sites/${props.site.id}`, { body: { ...values, version: props.site.version } });
-    else await call('POST', '/sites', { body: values });
+      await request('changeSite', {
+        params: { id: props.site.id },
+        body: { ...values, version: props.site.version },
+      });
+    else await request('createSite', { body: values });
     emit('saved');
   } catch (error) {
     problem.value = messageOf(error);

@@ -2,8 +2,8 @@
 import { useForm } from 'vee-validate';
 import { ref } from 'vue';
 import { object, string } from 'yup';
-import { call, messageOf } from '../shared/api/client.ts';
-import type { Unit } from '../shared/api/types.ts';
+import { request, messageOf } from '../shared/api/client.ts';
+import type { Unit } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
@@ -23,8 +23,11 @@ const { handleSubmit, isSubmitting } = useForm({
 const submit = handleSubmit(async (values) => {
   try {
     if (props.unit)
-      await call('PATCH', `/units/${props.unit.id}`, { body: { ...values, version: props.unit.version } });
-    else await call('POST', '/units', { body: { ...values, siteId: props.siteId } });
+      await request('changeUnit', {
+        params: { id: props.unit.id },
+        body: { ...values, version: props.unit.version },
+      });
+    else await request('createUnit', { body: { ...values, siteId: props.siteId } });
     emit('saved');
   } catch (error) {
     problem.value = messageOf(error);

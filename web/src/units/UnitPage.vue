@@ -5,8 +5,8 @@ import { unitHistory, type HistoryJob, type KeptSheet } from '@brine/core/record
 import { sameCodeValue } from '@brine/core/controllers/definitions';
 import { printNumber } from '@brine/core/foundation/quantities';
 import { isSettingId, settingOf } from '@brine/core/foundation/settings';
-import { call, messageOf } from '../shared/api/client.ts';
-import type { EntryPage, Job, Unit } from '../shared/api/types.ts';
+import { request, messageOf } from '../shared/api/client.ts';
+import type { Unit } from '@brine/contract/routes';
 import { localDate, localDateTime } from '../shared/display/localTime.ts';
 
 /** Everything ever done to a unit: history, settings versions beside each other, what drifted, what is due. */
@@ -19,16 +19,16 @@ const today = localDate(new Date().toISOString());
 
 async function load() {
   try {
-    unit.value = (await call<{ unit: Unit }>('GET', `/units/${props.id}`)).unit;
+    unit.value = (await request('unit', { params: { id: props.id } })).unit;
     const [open, archived] = await Promise.all(
-      [false, true].map((a) => call<{ jobs: Job[] }>('GET', `/jobs?unit=${props.id}&archived=${a}`)),
+      [false, true].map((a) => request('jobs', { query: { unit: props.id, archived: a } })),
     );
     const list = [...open!.jobs, ...archived!.jobs];
     jobs.value = await Promise.all(
       list.map(async (job) => {
         const entries: HistoryJob['entries'][number][] = [];
         for (let after = 0, more = true; more;) {
-          const page = await call<EntryPage>('GET', `/jobs/${job.id}/entries?after=${after}`);
+          const page = await request('entries', { params: { id: job.id }, query: { after } });
           entries.push(...page.entries);
           after = page.entries.at(-1)?.sequence ?? after;
           more = page.more;

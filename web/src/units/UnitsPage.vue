@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { Site, Unit } from '../shared/api/types.ts';
+import type { Site, Unit } from '@brine/contract/routes';
 import { useSearchList } from '../shared/ui/useSearchList.ts';
 import { useArchive } from '../shared/ui/useArchive.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -13,10 +13,10 @@ import SiteBlock from './SiteBlock.vue';
 import UnitDialog from './UnitDialog.vue';
 
 const session = useSession();
-const sites = useSearchList<Site>('/sites', 'sites');
-const units = useSearchList<Unit>('/units', 'units');
-const siteArchive = useArchive('/sites', reload);
-const unitArchive = useArchive('/units', reload);
+const sites = useSearchList('sites');
+const units = useSearchList('units');
+const siteArchive = useArchive('changeSite', reload);
+const unitArchive = useArchive('changeUnit', reload);
 const editing = ref<{ site: Site | null } | null>(null);
 const editingUnit = ref<{ unit: Unit | null; siteId: string } | null>(null);
 const search = computed({

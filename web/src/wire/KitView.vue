@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { measureIds, type MeasureId } from '@brine/core/record/entries';
-import { kitList, type KitGroup } from '@brine/core/wiring/kit';
+import { kitList, measureIds, measureNames, type KitGroup, type MeasureId } from '@brine/core/wiring/kit';
 import { parseNumber } from '@brine/core/foundation/quantities';
-import { measureWords } from '../shared/job/describeEntry.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 
@@ -68,7 +66,7 @@ function measure(id: MeasureId, text: string) {
       <p class="hint mt-1">What is not known is left open on the list.</p>
       <div class="mt-2 flex flex-col gap-2">
         <div v-for="id in numbers" :key="id" class="flex items-center justify-between gap-3">
-          <label :for="`measure-${id}`">{{ measureWords[id] }}</label>
+          <label :for="`measure-${id}`">{{ measureNames[id] }}</label>
           <input
             :id="`measure-${id}`"
             class="w-20 text-right font-mono"

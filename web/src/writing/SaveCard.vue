@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { PinnedDefinition } from '@brine/core/record/entries';
-import { call, messageOf } from '../shared/api/client.ts';
+import { request, messageOf } from '../shared/api/client.ts';
 import { useControllers } from '../shared/job/useControllers.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -55,11 +54,11 @@ async function save() {
   saving.value = true;
   problem.value = null;
   try {
-    const { controller } = await call<{ controller: PinnedDefinition }>('POST', '/controllers', {
+    const { controller } = await request('addController', {
       body: { definition: props.live.definition.value },
     });
     // The definition is safe by now; a lost lesson costs a suggestion, not the work.
-    await call('POST', '/meanings', { body: { choices: decisions() } }).catch(() => undefined);
+    await request('learnMeanings', { body: { choices: decisions() } }).catch(() => undefined);
     await reload();
     props.live.startAnew();
     await router.push(`/controls/${controller.hash}`);

@@ -16,7 +16,7 @@ import {
   type Mend,
   type PanelAnswers,
 } from '@brine/core/controllers/suggest';
-import { call } from '../shared/api/client.ts';
+import { request } from '../shared/api/client.ts';
 import { writtenHere } from '../shared/job/writtenHere.ts';
 
 /** What somebody has written down and decided so far. Kept in this browser, and inside the definition once it is saved. */
@@ -65,7 +65,7 @@ export function useWriting() {
 
   async function loadLearned(): Promise<void> {
     try {
-      learned.value = (await call<{ meanings: Choice[] }>('GET', '/meanings')).meanings;
+      learned.value = (await request('meanings')).meanings;
     } catch {
       // Without the company's earlier choices the suggestions come from the words alone.
     }

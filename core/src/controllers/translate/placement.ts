@@ -1,4 +1,9 @@
 import {
+  placeBand,
+  placementOf as placementOfWord,
+  shareToCutOut,
+} from '../../foundation/regulation/index.ts';
+import {
   baseValue,
   isQuantity,
   printQuantity,
@@ -10,13 +15,6 @@ import type { SettingId, SettingValue } from '../../foundation/settings/index.ts
 import type { ControllerDefinition } from '../definitions/index.ts';
 import { changed, type Change, type Meaning } from './meaning.ts';
 import { canChoose, holdersOf, standingValue } from './target.ts';
-
-/** How many differentials the set point of a cooling stage lies above its cut-out. */
-const shareAboveCutOut: Readonly<Record<string, number>> = {
-  setpointIsCutOut: 0,
-  setpointIsMiddle: 0.5,
-  setpointIsCutIn: 1,
-};
 
 const QUIET = 'setpointIsCutOut';
 
@@ -89,7 +87,7 @@ function shiftOf(
   const width = meaning.values[stage.differential];
   const known = isQuantity(width);
   const direction = meaning.values[stage.action] === 'heat' ? -1 : 1;
-  const share = ((shareAboveCutOut[to] ?? 0) - (shareAboveCutOut[from] ?? 0)) * direction;
+  const share = (shareToCutOut(placementOfWord(to)) - shareToCutOut(placementOfWord(from))) * direction;
   const by = known ? quantity(width.value * share, width.unit) : quantity(0, 'K');
   return { from, to, by, known, isParameter: holdersOf(target, stage.placement).length > 0 };
 }
@@ -117,9 +115,9 @@ function sentence(meaning: Meaning, stage: Stage, shift: Shift, id: SettingId, v
     return `the end user's limits move with the set point, by ${printQuantity(shift.by)}`;
   const width = meaning.values[stage.differential] as Quantity;
   const heats = meaning.values[stage.action] === 'heat';
-  const toCutOut = -(shareAboveCutOut[shift.from] ?? 0) * (heats ? -1 : 1);
-  const cutOut = movedBy(value, quantity(width.value * toCutOut, width.unit));
-  const cutIn = movedBy(cutOut, heats ? quantity(-width.value, width.unit) : width);
+  const { cutOut: down, cutIn: up } = placeBand(0, width.value, placementOfWord(shift.from), heats);
+  const cutOut = movedBy(value, quantity(down, width.unit));
+  const cutIn = movedBy(value, quantity(up, width.unit));
   const place = {
     setpointIsCutOut: 'where it stops',
     setpointIsMiddle: 'the middle',

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { families, family, sheetOf } from '../../../testing/families.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
-import { switchingBand } from '../../judgement/checks/index.ts';
+import { switchingBand } from '../../foundation/regulation/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 import type { ControllerDefinition } from '../definitions/definition.ts';
 import { decode } from '../definitions/decode.ts';

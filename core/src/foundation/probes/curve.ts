@@ -1,3 +1,4 @@
+import { ZERO_CELSIUS_K } from '../limits/index.ts';
 import { platinumCelsius, platinumOhms } from './platinum.ts';
 import { tableCelsius, tableOhms, type TablePoint } from './table.ts';
 
@@ -9,7 +10,6 @@ export type Curve =
   | { readonly kind: 'siliconPtc'; readonly ohmsAt25: number }
   | { readonly kind: 'table'; readonly points: readonly TablePoint[] };
 
-const ZERO_C = 273.15;
 const T25 = 298.15;
 /** Silicon PTC: R = R25·(1 + α·Δ + β·Δ²), Δ = t − 25; from memory of the data sheets, valid to 100 °C. */
 const PTC_ALPHA = 7.874e-3;
@@ -24,7 +24,7 @@ export function ohmsAt(curve: Curve, celsius: number): number {
     case 'platinum':
       return platinumOhms(curve.ohmsAt0, celsius);
     case 'ntcBeta':
-      return curve.ohmsAt25 * Math.exp(curve.beta * (1 / (celsius + ZERO_C) - 1 / T25));
+      return curve.ohmsAt25 * Math.exp(curve.beta * (1 / (celsius + ZERO_CELSIUS_K) - 1 / T25));
     case 'steinhartHart':
       return steinhartOhms(curve, celsius);
     case 'siliconPtc': {
@@ -47,12 +47,12 @@ export function celsiusAt(curve: Curve, ohms: number): number | null {
       return platinumCelsius(curve.ohmsAt0, ohms);
     case 'ntcBeta': {
       const inverse = 1 / T25 + Math.log(ohms / curve.ohmsAt25) / curve.beta;
-      return inverse > 0 ? 1 / inverse - ZERO_C : null;
+      return inverse > 0 ? 1 / inverse - ZERO_CELSIUS_K : null;
     }
     case 'steinhartHart': {
       const ln = Math.log(ohms);
       const inverse = curve.a + curve.b * ln + curve.c * ln ** 3;
-      return inverse > 0 ? 1 / inverse - ZERO_C : null;
+      return inverse > 0 ? 1 / inverse - ZERO_CELSIUS_K : null;
     }
     case 'siliconPtc': {
       // The rising branch of the parabola; under its vertex there is no temperature.
@@ -69,7 +69,7 @@ function steinhartOhms(
   { a, b, c }: { readonly a: number; readonly b: number; readonly c: number },
   celsius: number,
 ): number {
-  const inverse = 1 / (celsius + ZERO_C);
+  const inverse = 1 / (celsius + ZERO_CELSIUS_K);
   if (c === 0) return Math.exp((inverse - a) / b);
   const half = (inverse - a) / (2 * c);
   const root = Math.sqrt((b / (3 * c)) ** 3 + half ** 2);
@@ -81,7 +81,7 @@ export function steinhartThrough(
   points: readonly [TablePoint, TablePoint, TablePoint],
 ): Extract<Curve, { kind: 'steinhartHart' }> {
   const [l1, l2, l3] = points.map((p) => Math.log(p.ohms)) as [number, number, number];
-  const [y1, y2, y3] = points.map((p) => 1 / (p.degC + ZERO_C)) as [number, number, number];
+  const [y1, y2, y3] = points.map((p) => 1 / (p.degC + ZERO_CELSIUS_K)) as [number, number, number];
   const g2 = (y2 - y1) / (l2 - l1);
   const g3 = (y3 - y1) / (l3 - l1);
   const c = (g3 - g2) / (l3 - l2) / (l1 + l2 + l3);

@@ -1,3 +1,5 @@
+import { temperature } from '../quantities/index.ts';
+import { ZERO_CELSIUS_K } from '../limits/index.ts';
 import { fileProblem, type FileProblem } from '../files/index.ts';
 
 /** A point of a sensor's table. */
@@ -6,8 +8,6 @@ export interface TablePoint {
   readonly ohms: number;
 }
 
-const ZERO_C = 273.15;
-
 /** Falling resistance is straight in ln R over 1/T, rising resistance in R over t: between two points the straight one of the two is used. */
 const falls = (points: readonly TablePoint[]) => points.at(-1)!.ohms < points[0]!.ohms;
 
@@ -15,7 +15,11 @@ const falls = (points: readonly TablePoint[]) => points.at(-1)!.ohms < points[0]
 export function tableOhms(points: readonly TablePoint[], celsius: number): number {
   const [p, q] = around(points, (point) => point.degC > celsius);
   if (!falls(points)) return p.ohms + ((celsius - p.degC) / (q.degC - p.degC)) * (q.ohms - p.ohms);
-  const [x, x1, x2] = [celsius, p.degC, q.degC].map((t) => 1 / (t + ZERO_C)) as [number, number, number];
+  const [x, x1, x2] = [celsius, p.degC, q.degC].map((t) => 1 / (t + ZERO_CELSIUS_K)) as [
+    number,
+    number,
+    number,
+  ];
   return Math.exp(Math.log(p.ohms) + ((x - x1) / (x2 - x1)) * Math.log(q.ohms / p.ohms));
 }
 
@@ -25,10 +29,10 @@ export function tableCelsius(points: readonly TablePoint[], ohms: number): numbe
   const [p, q] = around(points, (point) => (down ? point.ohms < ohms : point.ohms > ohms));
   const t = down
     ? 1 /
-        (1 / (p.degC + ZERO_C) +
+        (1 / (p.degC + ZERO_CELSIUS_K) +
           (Math.log(ohms / p.ohms) / Math.log(q.ohms / p.ohms)) *
-            (1 / (q.degC + ZERO_C) - 1 / (p.degC + ZERO_C))) -
-      ZERO_C
+            (1 / (q.degC + ZERO_CELSIUS_K) - 1 / (p.degC + ZERO_CELSIUS_K))) -
+      ZERO_CELSIUS_K
     : p.degC + ((ohms - p.ohms) / (q.ohms - p.ohms)) * (q.degC - p.degC);
   const reach = (points.at(-1)!.degC - points[0]!.degC) / 4;
   return t >= points[0]!.degC - reach && t <= points.at(-1)!.degC + reach ? t : null;
@@ -87,5 +91,5 @@ function readLine(line: string, fahrenheit: boolean): TablePoint | null {
   const ohms = /^([\d.]+)\s*([kM]?)(?:Ω|ohms?)?$/i.exec(r ?? '');
   if (!ohms || !Number.isFinite(degrees) || t === '') return null;
   const value = Number(ohms[1]) * ({ k: 1e3, m: 1e6 }[ohms[2]!.toLowerCase()] ?? 1);
-  return value > 0 ? { degC: fahrenheit ? ((degrees - 32) * 5) / 9 : degrees, ohms: value } : null;
+  return value > 0 ? { degC: temperature(degrees, fahrenheit ? 'degF' : 'degC'), ohms: value } : null;
 }

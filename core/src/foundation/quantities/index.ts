@@ -4,7 +4,8 @@ export { expectedForm, type Parsed, parseNumber, parseQuantity } from './parse.t
 export { printFixed, printFor, printNumber, printQuantity, shownUnit, unitSymbol } from './print.ts';
 export { isQuantity, quantity, type Quantity } from './quantity.ts';
 export { ceilTo, clean, decimalsOf, floorTo, roundTo } from './round.ts';
-export { above, temperature } from './temperature.ts';
+export { above, temperature, temperatureIn } from './temperature.ts';
+export { difference, differenceIn } from './difference.ts';
 export {
   type Dimension,
   dimensionOf,

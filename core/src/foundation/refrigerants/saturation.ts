@@ -1,8 +1,8 @@
+import { ZERO_CELSIUS_K, PRESSURE } from '../limits/index.ts';
 import type { Fluid, Line } from './fluids.ts';
 
-const ZERO_C = 273.15;
 /** Standard atmosphere, kPa. */
-export const SEA_LEVEL_KPA = 101.325;
+export const SEA_LEVEL_KPA = PRESSURE / 1000;
 /** One pound-force on a square inch, kPa (exact from the international pound and inch, rounded). */
 export const KPA_PER_PSI = 6.894757293168;
 
@@ -21,15 +21,15 @@ export const isOutOfRange = (result: number | OutOfRange): result is OutOfRange 
  */
 export function pressureAt(fluid: Fluid, celsius: number, side: Side): number | OutOfRange {
   const line = fluid[side];
-  const kelvin = celsius + ZERO_C;
+  const kelvin = celsius + ZERO_CELSIUS_K;
   // A microkelvin of grace: the lowest temperature itself, converted from °C, is in range.
   if (!(kelvin >= fluid.lowestK - 1e-6))
     return {
-      outOfRange: `${fluid.id}: ${celsius.toFixed(1)} °C lies below ${(fluid.lowestK - ZERO_C).toFixed(1)} °C, where its equation begins`,
+      outOfRange: `${fluid.id}: ${celsius.toFixed(1)} °C lies below ${(fluid.lowestK - ZERO_CELSIUS_K).toFixed(1)} °C, where its equation begins`,
     };
   if (kelvin > line.criticalK)
     return {
-      outOfRange: `${fluid.id}: ${celsius.toFixed(1)} °C lies above its critical point, ${(line.criticalK - ZERO_C).toFixed(2)} °C: there is no boiling any more`,
+      outOfRange: `${fluid.id}: ${celsius.toFixed(1)} °C lies above its critical point, ${(line.criticalK - ZERO_CELSIUS_K).toFixed(2)} °C: there is no boiling any more`,
     };
   return onLine(line, kelvin);
 }
@@ -55,7 +55,7 @@ export function temperatureAt(fluid: Fluid, kPa: number, side: Side): number | O
     if (onLine(line, middle) < kPa) low = middle;
     else high = middle;
   }
-  return (low + high) / 2 - ZERO_C;
+  return (low + high) / 2 - ZERO_CELSIUS_K;
 }
 
 function onLine(line: Line, kelvin: number): number {

@@ -1,3 +1,4 @@
+import { SAME_NUMBER } from '../../foundation/limits/index.ts';
 import { platinumClasses, platinumTolerance, type PlatinumClass } from '../../foundation/probes/index.ts';
 
 /** An error left over at a temperature. */
@@ -10,13 +11,10 @@ export interface Residual {
 export const recorderClasses = { '0.5': 0.5, '1': 1, '2': 2 } as const;
 export type RecorderClass = keyof typeof recorderClasses;
 
-/** Grace for binary fractions, K: an error of just 0.5 K is in class 0.5. */
-const EPSILON = 1e-9;
-
 /** The best class of IEC 60751 that holds every residual, or none. 0.2 K at 0 °C: B. */
 export function platinumClassOf(residuals: readonly Residual[]): PlatinumClass | 'none' {
   const holds = (accuracy: PlatinumClass) =>
-    residuals.every((r) => Math.abs(r.kelvin) <= platinumTolerance(accuracy, r.celsius) + EPSILON);
+    residuals.every((r) => Math.abs(r.kelvin) <= platinumTolerance(accuracy, r.celsius) + SAME_NUMBER);
   return platinumClasses.find(holds) ?? 'none';
 }
 
@@ -24,7 +22,7 @@ export function platinumClassOf(residuals: readonly Residual[]): PlatinumClass |
 export function recorderVerdicts(residuals: readonly Residual[]): Readonly<Record<RecorderClass, boolean>> {
   const worst = Math.max(0, ...residuals.map((r) => Math.abs(r.kelvin)));
   return Object.fromEntries(
-    Object.entries(recorderClasses).map(([name, limit]) => [name, worst <= limit + EPSILON]),
+    Object.entries(recorderClasses).map(([name, limit]) => [name, worst <= limit + SAME_NUMBER]),
   ) as Record<RecorderClass, boolean>;
 }
 

@@ -1,3 +1,5 @@
+import { straightLine } from '../../foundation/statistics/index.ts';
+import { difference, differenceIn, temperature, temperatureIn } from '../../foundation/quantities/index.ts';
 import type { PlatinumClass } from '../../foundation/probes/index.ts';
 import { platinumClassOf, recorderVerdicts, type RecorderClass } from './accuracy.ts';
 
@@ -29,6 +31,8 @@ export interface Calibration {
 }
 
 /** A slope is advised only where an offset leaves more than this, K, and the readings span at least so much, K. */
+/** Readings that do not differ by more than this have no slope, K². Ours. */
+const NO_SPREAD_K2 = 1e-12;
 const OFFSET_LEAVES = 0.3;
 const SPAN = 10;
 
@@ -53,11 +57,11 @@ export function calibrate(points: readonly ComparedPoint[], existingK = 0): Cali
 }
 
 function leastSquares(points: readonly ComparedPoint[]): Correction | null {
-  const [x, y] = [mean(points.map((p) => p.reading)), mean(points.map((p) => p.reference))];
-  const spread = points.reduce((sum, p) => sum + (p.reading - x) ** 2, 0);
-  if (spread < 1e-12) return null;
-  const slope = points.reduce((sum, p) => sum + (p.reading - x) * (p.reference - y), 0) / spread;
-  return correction(points, slope, y - slope * x);
+  const { slope, intercept, spread } = straightLine(
+    points.map((p) => p.reading),
+    points.map((p) => p.reference),
+  );
+  return spread < NO_SPREAD_K2 ? null : correction(points, slope, intercept);
 }
 
 function correction(points: readonly ComparedPoint[], slope: number, offsetK: number): Correction {
@@ -66,7 +70,10 @@ function correction(points: readonly ComparedPoint[], slope: number, offsetK: nu
   return {
     slope,
     offsetK,
-    offsetDeltaF: 1.8 * offsetK + 32 * (1 - slope),
+    // y·9/5 + 32 for a reading x·9/5 + 32: the zero of the scale moves with the slope.
+    offsetDeltaF:
+      differenceIn(difference(offsetK, 'K'), 'deltaF') +
+      temperatureIn(temperature(0, 'degC'), 'degF') * (1 - slope),
     residuals,
     maxResidual: Math.max(...residuals.map(Math.abs)),
     platinum: platinumClassOf(at),

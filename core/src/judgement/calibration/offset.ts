@@ -17,6 +17,8 @@ import {
   unitSymbol,
   valueIn,
   type Quantity,
+  difference,
+  differenceIn,
 } from '../../foundation/quantities/index.ts';
 import type { SettingId } from '../../foundation/settings/index.ts';
 
@@ -74,7 +76,7 @@ export interface OffsetProposal {
 }
 
 /** An offset beyond this hides another fault (common practice), K. */
-export const SUSPICIOUS_K = 5 / 1.8;
+export const SUSPICIOUS_K: number = difference(5, 'deltaF');
 
 /**
  * The offset that makes the display read the truth: what stands there and what is missing, in the control's unit, sign, steps and range. The
@@ -127,13 +129,13 @@ function cautionsOf(
 function kelvinOf(shown: number, input: OffsetInput): number {
   const read = decodeNumber(shown, input.parameter.encoding, input.display);
   if (isQuantity(read)) return valueIn(read, 'K');
-  return tagUnit(input) === 'degF' ? read / 1.8 : read;
+  return difference(read, tagUnit(input) === 'degF' ? 'deltaF' : 'K');
 }
 
 function writable(kelvin: number, input: OffsetInput): Quantity | number {
   const bare = scaleOf(input.parameter.encoding, input.display).unit === null;
   if (!bare) return quantity(kelvin, 'K');
-  return tagUnit(input) === 'degF' ? kelvin * 1.8 : kelvin;
+  return differenceIn(difference(kelvin, 'K'), tagUnit(input) === 'degF' ? 'deltaF' : 'K');
 }
 
 /** The unit a bare offset belongs to: that of the tag's formula. */

@@ -1,3 +1,4 @@
+import { SAME_NUMBER } from '../../foundation/limits/index.ts';
 /** The two numbers on a returned sensor's tag. */
 export const tagFields = ['slope', 'offset'] as const;
 export type TagField = (typeof tagFields)[number];
@@ -32,8 +33,6 @@ export interface TagFinding {
 }
 
 const powers = [1e-1, 10, 1e-2, 100, 1e-3, 1000];
-/** A digit of binary dust in a ratio. */
-const SAME = 1e-9;
 
 /**
  * Judges the numbers of a tag before they go in: out of range (a decimal slip where one power of ten, 1/1000 to 1000, brings it in), a tenfold
@@ -100,7 +99,7 @@ function tenfold(
 }
 
 function twice(field: TagField, typed: number, again: number | undefined): readonly TagFinding[] {
-  if (again === undefined || Math.abs(typed - again) <= SAME * Math.max(1, Math.abs(typed))) return [];
+  if (again === undefined || Math.abs(typed - again) <= SAME_NUMBER * Math.max(1, Math.abs(typed))) return [];
   return [
     {
       code: 'typedDifferently',
@@ -136,5 +135,6 @@ function swapped({ slope, offset, other }: TagInput): readonly TagFinding[] {
   ];
 }
 
-const within = (value: number, { from, to }: TagRange) => value >= from - SAME && value <= to + SAME;
+const within = (value: number, { from, to }: TagRange) =>
+  value >= from - SAME_NUMBER && value <= to + SAME_NUMBER;
 const clean = (value: number) => Number(value.toPrecision(12));

@@ -1,14 +1,13 @@
+import { EPSILON } from '../../foundation/limits/index.ts';
 import { printQuantity } from '../../foundation/quantities/index.ts';
-import { alarmLimits, secondsOf, switchingBand, written } from './band.ts';
+import { alarmLimits, secondsOf, switchingBand, written } from '../../foundation/regulation/index.ts';
 import type { Check } from './finding.ts';
-
-const SAME = 1e-6;
 
 /** A high alarm inside the working band sounds in normal running. */
 export const highAlarmInsideBand: Check = ({ values }) => {
   const { high } = alarmLimits(values);
   const band = switchingBand(values);
-  if (high === null || !band || high > Math.max(band.cutIn, band.cutOut) + SAME) return [];
+  if (high === null || !band || high > Math.max(band.cutIn, band.cutOut) + EPSILON) return [];
   return [
     {
       code: 'highAlarmInsideBand',
@@ -24,7 +23,7 @@ export const highAlarmInsideBand: Check = ({ values }) => {
 export const lowAlarmAboveCutOut: Check = ({ values }) => {
   const { low } = alarmLimits(values);
   const band = switchingBand(values);
-  if (low === null || !band || low < Math.min(band.cutIn, band.cutOut) - SAME) return [];
+  if (low === null || !band || low < Math.min(band.cutIn, band.cutOut) - EPSILON) return [];
   return [
     {
       code: 'lowAlarmAboveCutOut',

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import { UNIT_FORMAT, type UnitDescription } from '../../foundation/unit/unit.ts';
-import { alarmLimits, switchingBand } from './band.ts';
+import { alarmLimits, switchingBand } from '../../foundation/regulation/index.ts';
 import { check } from './check.ts';
 
 const f = (value: number) => ({ value, unit: 'degF' }) as const;

@@ -1,6 +1,6 @@
 import { printQuantity } from '../../foundation/quantities/index.ts';
 import { isFreezer } from '../../foundation/settings/index.ts';
-import { celsiusOf, secondsOf, switchingBand, written } from './band.ts';
+import { celsiusOf, secondsOf, switchingBand, written } from '../../foundation/regulation/index.ts';
 import type { Check } from './finding.ts';
 
 /** Least time a box needs to come back after defrost and drain before the next one: 30 min. Common practice. */

@@ -1,9 +1,13 @@
+import { EPSILON } from '../../foundation/limits/index.ts';
 import { baseValue, printQuantity } from '../../foundation/quantities/index.ts';
 import { goodsOf } from '../../foundation/unit/index.ts';
-import { alarmLimits, switchingBand, written, type SwitchingBand } from './band.ts';
+import {
+  alarmLimits,
+  switchingBand,
+  written,
+  type SwitchingBand,
+} from '../../foundation/regulation/index.ts';
 import type { Check, Finding } from './finding.ts';
-
-const SAME = 1e-6;
 
 /** Cut-in, also at the top of the user's range, above the goods' limit: 38 + 5 restarts at 43, above a limit of 41. */
 export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
@@ -12,7 +16,7 @@ export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
   if (!limit || !band) return [];
   const max = baseValue(limit.value);
   const found: Finding[] = [];
-  if (band.cutIn > max + SAME)
+  if (band.cutIn > max + EPSILON)
     found.push({
       code: 'cutInAboveGoodsLimit',
       severity: 'error',
@@ -21,7 +25,7 @@ export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
       numbers: { cutIn: band.cutIn, limit: max },
     });
   const top = switchingBand(values, 'regulation.setpointMax');
-  if (top && top.cutIn > max + SAME && band.cutIn <= max + SAME)
+  if (top && top.cutIn > max + EPSILON && band.cutIn <= max + EPSILON)
     found.push({
       code: 'userRangeAboveGoodsLimit',
       severity: 'warning',
@@ -39,7 +43,7 @@ export const cutOutBelowGoodsLimit: Check = ({ values, unit }) => {
   if (!limit || !band) return [];
   const min = baseValue(limit.value);
   if (values['regulation.action'] === 'heat') return heatedBelowLimit(band, min, limit.source);
-  if (band.cutOut >= min - SAME) return [];
+  if (band.cutOut >= min - EPSILON) return [];
   return [
     {
       code: 'cutOutBelowGoodsLimit',
@@ -53,7 +57,7 @@ export const cutOutBelowGoodsLimit: Check = ({ values, unit }) => {
 
 /** What keeps warm and begins to heat only below what the goods need. */
 function heatedBelowLimit(band: SwitchingBand, min: number, source: string): readonly Finding[] {
-  if (band.cutIn >= min - SAME) return [];
+  if (band.cutIn >= min - EPSILON) return [];
   return [
     {
       code: 'cutInBelowGoodsLimit',
@@ -73,7 +77,7 @@ export const highAlarmAboveGoodsLimit: Check = ({ values, unit }) => {
   const band = switchingBand(values);
   if (!limit || high === null || !band) return [];
   const max = baseValue(limit.value);
-  if (high <= max + LATE_K + SAME) return [];
+  if (high <= max + LATE_K + EPSILON) return [];
   return [
     {
       code: 'highAlarmAboveGoodsLimit',

@@ -18,7 +18,7 @@ import {
 import { goodsOf } from '../../foundation/unit/index.ts';
 import { plan } from '../plan/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import { secondsOf } from './band.ts';
+import { secondsOf } from '../../foundation/regulation/index.ts';
 import type { Check, Finding } from './finding.ts';
 
 /** Values that are impossible or contradict each other: the end user's range, differences typed as temperatures. */

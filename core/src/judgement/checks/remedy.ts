@@ -1,4 +1,11 @@
-import { ceilTo, isQuantity, printQuantity, quantity } from '../../foundation/quantities/index.ts';
+import {
+  ceilTo,
+  isQuantity,
+  printQuantity,
+  quantity,
+  difference,
+  differenceIn,
+} from '../../foundation/quantities/index.ts';
 import {
   sameValue,
   settingOf,
@@ -8,7 +15,7 @@ import {
 } from '../../foundation/settings/index.ts';
 import { plan, valuesOf } from '../plan/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import { alarmLimits, secondsOf, switchingBand } from './band.ts';
+import { alarmLimits, secondsOf, switchingBand } from '../../foundation/regulation/index.ts';
 import { check } from './check.ts';
 import type { Finding } from './finding.ts';
 
@@ -151,7 +158,7 @@ function raise(values: SettingValues, ids: readonly SettingId[], kelvins: number
     const value = values[id];
     if (!isQuantity(value)) continue;
     const fahrenheit = value.unit === 'degF' || value.unit === 'deltaF';
-    const moved = value.value + (fahrenheit ? kelvins * 1.8 : kelvins);
+    const moved = value.value + differenceIn(difference(kelvins, 'K'), fahrenheit ? 'deltaF' : 'K');
     const whole = kelvins > 0 ? Math.ceil(moved - 1e-9) : Math.floor(moved + 1e-9);
     return { [id]: quantity(whole, value.unit) } as SettingValues;
   }

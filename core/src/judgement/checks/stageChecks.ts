@@ -1,6 +1,13 @@
+import { EPSILON } from '../../foundation/limits/index.ts';
 import { baseValue, isQuantity, printFor } from '../../foundation/quantities/index.ts';
 import type { SettingValue, SettingValues } from '../../foundation/settings/index.ts';
-import { celsiusOf, cutOutOf, switchingBand, written } from './band.ts';
+import {
+  celsiusOf,
+  placeBand,
+  placementOf,
+  switchingBand,
+  written,
+} from '../../foundation/regulation/index.ts';
 import type { Check } from './finding.ts';
 
 /** One stage that heats while the other cools: where the air stands between both cut-outs each undoes the other. */
@@ -12,7 +19,7 @@ export const stagesFight: Check = ({ values }) => {
   if (firstHeats === second.heats) return [];
   const heatsTo = firstHeats ? first.cutOut : second.cutOut;
   const coolsTo = firstHeats ? second.cutOut : first.cutOut;
-  if (heatsTo <= coolsTo + 1e-6) return [];
+  if (heatsTo <= coolsTo + EPSILON) return [];
   return [
     {
       code: 'stagesFight',
@@ -39,7 +46,8 @@ function secondBand(values: SettingValues): { readonly cutOut: number; readonly 
   if (point === null) return null;
   const heats = values['stage2.action'] === 'heat';
   const placement = values['stage2.differentialPlacement'] ?? values['regulation.differentialPlacement'];
-  return { cutOut: cutOutOf(point, kelvinsOf(values['stage2.differential']), placement, heats), heats };
+  const width = kelvinsOf(values['stage2.differential']);
+  return { cutOut: placeBand(point, width, placementOf(placement), heats).cutOut, heats };
 }
 
 const kelvinsOf = (value: SettingValue | undefined): number => (isQuantity(value) ? baseValue(value) : 0);

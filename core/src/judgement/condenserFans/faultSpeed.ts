@@ -1,10 +1,10 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import { zoneClock, type Log, type LogClock } from '../../logs/reading/index.ts';
 
 /** Parts of a day, by the clock on site. */
 export const dayParts = ['night', 'morning', 'afternoon', 'evening'] as const;
 export type DayPart = (typeof dayParts)[number];
 const HOURS_PER_PART = 6;
-const DAY = 86400;
 /** Longer than this between two rows is a gap: nothing is known of it, s. */
 const LONGEST_STEP = 1800;
 /** Fans that must do more than the fixed speed for so long in a part of a day would not have been enough, s. Common practice. */
@@ -70,8 +70,8 @@ export function faultSpeed(log: Log): FaultSpeed | string {
     spans.push({
       value: Math.min(100, Math.max(0, value)),
       seconds,
-      hour: Math.floor((((local % DAY) + DAY) % DAY) / 3600),
-      day: Math.floor(local / DAY),
+      hour: Math.floor((((local % SECONDS_PER_DAY) + SECONDS_PER_DAY) % SECONDS_PER_DAY) / 3600),
+      day: Math.floor(local / SECONDS_PER_DAY),
     });
   }
   if (spans.length === 0)
@@ -84,7 +84,7 @@ export function faultSpeed(log: Log): FaultSpeed | string {
   const mean = meanOf(spans);
   const advised = Math.min(100, Math.ceil(mean / 5 - 1e-9) * 5);
   const byDay = (s: (typeof spans)[number]) => s.hour >= 6 && s.hour < 22;
-  const days = (log.time.at(-1)! - log.time[0]!) / DAY;
+  const days = (log.time.at(-1)! - log.time[0]!) / SECONDS_PER_DAY;
   const sorted = spans.toSorted((a, b) => a.value - b.value);
   const candidates = [
     ...new Set([advised - 10, advised - 5, advised, advised + 5, advised + 10, advised + 20, 100]),
@@ -112,7 +112,7 @@ export function faultSpeed(log: Log): FaultSpeed | string {
       ...(days < WHOLE_WEEK_DAYS
         ? [`The log spans ${days.toFixed(1)} days; a normal week has seven, with its warmest afternoon.`]
         : []),
-      ...(gaps > 0.1 * (days * DAY) ? [`${(gaps / 3600).toFixed(0)} h of it are gaps.`] : []),
+      ...(gaps > 0.1 * (days * SECONDS_PER_DAY) ? [`${(gaps / 3600).toFixed(0)} h of it are gaps.`] : []),
       ...(running ? [] : ['It does not say when a compressor ran, so that rests count too.']),
     ],
   };

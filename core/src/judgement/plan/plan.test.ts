@@ -8,7 +8,7 @@ import {
   validateSet,
   type Application,
 } from '../../foundation/settings/index.ts';
-import { alarmLimits, switchingBand } from '../checks/band.ts';
+import { alarmLimits, switchingBand } from '../../foundation/regulation/index.ts';
 import { check } from '../checks/check.ts';
 import { goods, type GoodsId } from '../../foundation/unit/goods.ts';
 import { schools, type SchoolId } from '../../foundation/unit/schools.ts';

@@ -1,3 +1,4 @@
+import { PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
 import {
@@ -6,6 +7,10 @@ import {
   quantity,
   type Quantity,
   type TemperatureUnit,
+  difference,
+  differenceIn,
+  temperature,
+  temperatureIn,
 } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { Spread, StorageLimits } from '../../machines/simulation/index.ts';
@@ -79,26 +84,23 @@ export const shownKelvin = (kelvin: number, display: TemperatureUnit): string =>
 /** A temperature as it is keyed in: whole degrees Fahrenheit, tenths of a degree Celsius. */
 export const typedCelsius = (celsius: number, display: TemperatureUnit): Quantity =>
   display === 'degF'
-    ? quantity(Math.round(celsius * 1.8 + 32), 'degF')
+    ? quantity(Math.round(temperatureIn(temperature(celsius, 'degC'), 'degF')), 'degF')
     : quantity(Math.round(celsius * 10) / 10, 'degC');
 
 /** A difference as it is keyed in. */
 export const typedKelvin = (kelvin: number, display: TemperatureUnit): Quantity =>
   display === 'degF'
-    ? quantity(Math.round(kelvin * 18) / 10, 'deltaF')
+    ? quantity(Math.round(differenceIn(difference(kelvin, 'K'), 'deltaF') * 10) / 10, 'deltaF')
     : quantity(Math.round(kelvin * 10) / 10, 'K');
 
 /** “3.4 a day”, to so many decimals. */
 export const figure = (value: number, unit: string, decimals = 1): string =>
   `${printNumber(value, decimals)} ${unit}`.trim();
 
-/** Goods may pass their limit by so much in a simulated day, K: the box is an estimate. */
-const GOODS_SLACK = 0.2;
-
 /** True where goods stay between their limits. */
 export const goodsHold = (product: Pick<Spread, 'min' | 'max'>, limits: StorageLimits): boolean =>
-  (limits.max === null || product.max <= limits.max + GOODS_SLACK) &&
-  (limits.min === null || product.min >= limits.min - GOODS_SLACK);
+  (limits.max === null || product.max <= limits.max + PRODUCT_TOLERANCE_K) &&
+  (limits.min === null || product.min >= limits.min - PRODUCT_TOLERANCE_K);
 
 /** Runs a list of trials one by one; the first sentence of one that cannot be run, or null where it was stopped on the way. */
 export function tryAll<In, Out extends object>(

@@ -1,4 +1,4 @@
-import { celsiusOf } from '../checks/index.ts';
+import { celsiusOf } from '../../foundation/regulation/index.ts';
 import { goodsOf, type GoodsId } from '../../foundation/unit/index.ts';
 
 /** What was read on the way, and when. °C; times as ISO 8601. */

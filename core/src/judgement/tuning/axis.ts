@@ -1,4 +1,4 @@
-import { switchingBand } from '../checks/index.ts';
+import { switchingBand } from '../../foundation/regulation/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import {
   baseValue,

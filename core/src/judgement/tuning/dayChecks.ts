@@ -1,14 +1,14 @@
+import {
+  ICE_NOTICED_KG,
+  MAX_STARTS_PER_HOUR,
+  PRODUCT_TOLERANCE_K,
+  WATER_NOTICED_KG,
+} from '../../foundation/limits/index.ts';
 import type { Finding } from '../checks/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { quantity } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
-import {
-  GOODS_NEAR,
-  ICE_NOTICED,
-  MOST_STARTS,
-  WATER_NOTICED,
-  type Simulated,
-} from '../../machines/simulation/index.ts';
+import { type Simulated } from '../../machines/simulation/index.ts';
 import { both, clearingChanges, limitMoved, longer, moved } from './changes.ts';
 
 /** What a check sees: a day as the unit is described; °C and K. */
@@ -45,7 +45,7 @@ export const dayChecks: readonly DayCheck[] = [
     find: ({ day, limits, show, values }) =>
       limits.max === null ||
       values['regulation.action'] === 'heat' ||
-      day.figures.product.max <= limits.max + GOODS_NEAR
+      day.figures.product.max <= limits.max + PRODUCT_TOLERANCE_K
         ? null
         : {
             severity: 'error',
@@ -61,7 +61,7 @@ export const dayChecks: readonly DayCheck[] = [
   {
     code: 'iceGrows',
     find: ({ day: { figures: f } }) =>
-      f.iceGrown <= ICE_NOTICED
+      f.iceGrown <= ICE_NOTICED_KG
         ? null
         : {
             severity: 'error',
@@ -74,7 +74,7 @@ export const dayChecks: readonly DayCheck[] = [
   {
     code: 'iceLeft',
     find: ({ day: { figures: f } }) =>
-      f.iceGrown > ICE_NOTICED || (f.iceLeftAfterDefrost ?? 0) <= ICE_NOTICED
+      f.iceGrown > ICE_NOTICED_KG || (f.iceLeftAfterDefrost ?? 0) <= ICE_NOTICED_KG
         ? null
         : {
             severity: 'warning',
@@ -103,7 +103,7 @@ export const dayChecks: readonly DayCheck[] = [
   {
     code: 'drainTooShort',
     find: ({ day: { figures: f } }) =>
-      (f.waterLeftAfterDrain ?? 0) <= WATER_NOTICED
+      (f.waterLeftAfterDrain ?? 0) <= WATER_NOTICED_KG
         ? null
         : {
             severity: 'warning',
@@ -141,7 +141,7 @@ export const dayChecks: readonly DayCheck[] = [
     find: ({ day: { figures: f }, unit, values }) =>
       unit.compressor === 'rackSolenoid' ||
       values['regulation.action'] === 'heat' ||
-      f.startsPerHour <= MOST_STARTS
+      f.startsPerHour <= MAX_STARTS_PER_HOUR
         ? null
         : {
             severity: 'warning',

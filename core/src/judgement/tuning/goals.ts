@@ -1,15 +1,18 @@
+import { ICE_NOTICED_KG, MAX_STARTS_PER_HOUR, PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { bandOf, controlConfig } from '../../machines/box/index.ts';
-import { printFor, printNumber, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
-import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 import {
-  GOODS_NEAR,
-  ICE_NOTICED,
-  MOST_STARTS,
-  simulate,
-  type Figures,
-  type Scenario,
-} from '../../machines/simulation/index.ts';
+  printFor,
+  printNumber,
+  quantity,
+  type TemperatureUnit,
+  difference,
+  differenceIn,
+  temperature,
+  temperatureIn,
+} from '../../foundation/quantities/index.ts';
+import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import { simulate, type Figures, type Scenario } from '../../machines/simulation/index.ts';
 import { CALL_WITHIN, calledAfter, lateSays } from './deadCompressor.ts';
 import { energyOf, energyUnit } from './energy.ts';
 import { unitScenario } from './unitScenario.ts';
@@ -55,21 +58,21 @@ function scenarioOf(values: SettingValues, { unit }: GoalContext, hours: number,
 function goodsSay(f: Figures, { storage }: Scenario, display: TemperatureUnit): readonly string[] {
   const show = (celsius: number) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display);
   return [
-    ...(storage.max !== null && f.product.max > storage.max + GOODS_NEAR
+    ...(storage.max !== null && f.product.max > storage.max + PRODUCT_TOLERANCE_K
       ? [`goods reach ${show(f.product.max)}, limit ${show(storage.max)}`]
       : []),
-    ...(storage.min !== null && f.product.min < storage.min - GOODS_NEAR
+    ...(storage.min !== null && f.product.min < storage.min - PRODUCT_TOLERANCE_K
       ? [`goods fall to ${show(f.product.min)}, limit ${show(storage.min)}`]
       : []),
   ];
 }
 
 const iceSays = (f: Figures): readonly string[] =>
-  f.iceGrown > ICE_NOTICED || (f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED
+  f.iceGrown > ICE_NOTICED_KG || (f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED_KG
     ? [`${Math.round(Math.max(f.iceGrown, f.iceLeftAfterDefrost ?? 0) * 1000)} g of ice left`]
     : [];
 const startsSay = (f: Figures): readonly string[] =>
-  f.startsPerHour > MOST_STARTS ? [`${f.startsPerHour.toFixed(1)} starts an hour`] : [];
+  f.startsPerHour > MAX_STARTS_PER_HOUR ? [`${f.startsPerHour.toFixed(1)} starts an hour`] : [];
 const alarmsSay = (f: Figures): readonly string[] => {
   const n = (f.alarms['high'] ?? 0) + (f.alarms['low'] ?? 0);
   return n > 0 ? [`${n} alarm${n === 1 ? '' : 's'}`] : [];
@@ -77,7 +80,7 @@ const alarmsSay = (f: Figures): readonly string[] => {
 
 const wide = (context: GoalContext) => (context.display === 'degF' ? '°F' : 'K');
 const inDisplay = (kelvins: number, context: GoalContext) =>
-  context.display === 'degF' ? kelvins * 1.8 : kelvins;
+  differenceIn(difference(kelvins, 'K'), context.display === 'degF' ? 'deltaF' : 'K');
 
 export const goals: Readonly<Record<GoalId, Goal>> = {
   fewerStarts: {
@@ -167,7 +170,7 @@ export const goals: Readonly<Record<GoalId, Goal>> = {
       const f = run(scenario, context.stride).figures;
       return {
         score: energyOf(context.unit, f),
-        price: context.display === 'degF' ? f.product.max * 1.8 + 32 : f.product.max,
+        price: temperatureIn(temperature(f.product.max, 'degC'), context.display),
         against: [
           ...goodsSay(f, scenario, context.display),
           ...startsSay(f),

@@ -1,6 +1,6 @@
 import { printFor, quantity } from '../../foundation/quantities/index.ts';
 import type { Defrost } from '../analysis/index.ts';
-import { median } from '../analysis/index.ts';
+import { median } from '../../foundation/statistics/index.ts';
 import type { Against } from './band.ts';
 import type { LogFinding } from './finding.ts';
 

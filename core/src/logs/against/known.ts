@@ -1,3 +1,4 @@
+import { alarmLimits } from '../../foundation/regulation/index.ts';
 import { bandOf, controlConfig, type ControlConfig } from '../../machines/box/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
@@ -15,21 +16,14 @@ export function knownOf(values: SettingValues): KnownSettings {
     const value = values[id];
     return isQuantity(value) ? baseValue(value) : null;
   };
-  const relative = values['alarms.reference'] === 'relative';
-  const setpoint = number('regulation.setpoint');
-  const limit = (absolute: SettingId, offset: SettingId, sign: 1 | -1): number | null => {
-    if (values['alarms.reference'] === 'none') return null;
-    if (!relative) return number(absolute);
-    const by = number(offset);
-    return by === null || setpoint === null ? null : setpoint + sign * by;
-  };
+  const limits = alarmLimits(values, 'absolute');
   const byTemperature = values['defrost.termination'] !== 'time';
   return {
     endTemperature: byTemperature ? number('defrost.endTemperature') : null,
     maxDuration: number('defrost.maxDuration'),
     drain: number('defrost.drainTime'),
-    highLimit: limit('alarms.highTemperature', 'alarms.highOffset', 1),
-    lowLimit: limit('alarms.lowTemperature', 'alarms.lowOffset', -1),
+    highLimit: limits.high,
+    lowLimit: limits.low,
   };
 }
 

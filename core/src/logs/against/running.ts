@@ -1,21 +1,18 @@
+import { MAX_DUTY_PERCENT, MAX_STARTS_PER_HOUR, SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import { driftOf } from '../analysis/index.ts';
 import type { Against } from './band.ts';
 import type { LogFinding } from './finding.ts';
 
-/** Starts an hour that a compressor bears (general practice, from memory). */
-const MOST_STARTS = 8;
-const ALWAYS_PERCENT = 95;
 /** Duty that grows by so many points a day, or a coil that sinks against the air by so many K a day. */
 const DUTY_GROWS = 2;
 const COIL_SINKS = 0.3;
-const DAY = 86400;
 
 /** What the compressor's running says. */
 export function runningFindings(against: Against): readonly LogFinding[] {
   const { found, config } = against;
   const findings: LogFinding[] = [];
   const duty = found.dutyPercent;
-  if (duty !== null && duty > ALWAYS_PERCENT)
+  if (duty !== null && duty > MAX_DUTY_PERCENT)
     findings.push({
       code: 'alwaysRunning',
       severity: 'error',
@@ -24,11 +21,11 @@ export function runningFindings(against: Against): readonly LogFinding[] {
       numbers: { dutyPercent: duty },
     });
   const starts = found.startsPerHour;
-  if (starts !== null && starts > MOST_STARTS)
+  if (starts !== null && starts > MAX_STARTS_PER_HOUR)
     findings.push({
       code: 'manyStarts',
       severity: 'warning',
-      message: `${starts.toFixed(1)} starts an hour; ${MOST_STARTS} are as many as a compressor bears.`,
+      message: `${starts.toFixed(1)} starts an hour; ${MAX_STARTS_PER_HOUR} are as many as a compressor bears.`,
       why: 'The differential is too narrow, the rest too short, or the probe hangs in the supply air.',
       numbers: { startsPerHour: starts },
     });
@@ -49,7 +46,7 @@ export function runningFindings(against: Against): readonly LogFinding[] {
 /** A coil that ices runs longer every day, and colder. */
 function iceFindings({ log, found }: Against): readonly LogFinding[] {
   const { compressor, coil, air, ambient } = log.values;
-  if (!compressor || !air || found.to - found.from < 3 * DAY) return [];
+  if (!compressor || !air || found.to - found.from < 3 * SECONDS_PER_DAY) return [];
   const duty = driftOf(hourly(compressor, log.time), hours(log.time));
   const warmer = ambient ? driftOf(ambient, log.time) : null;
   // A warmer week makes it run longer too.

@@ -1,5 +1,5 @@
 import type { Analysis } from '../analysis/index.ts';
-import { median } from '../analysis/index.ts';
+import { median } from '../../foundation/statistics/index.ts';
 import type { Log } from '../reading/index.ts';
 
 /** After a switch the supply air has settled within so many seconds; the room has not. */

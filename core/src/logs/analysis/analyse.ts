@@ -9,7 +9,7 @@ import { dutyOf } from './duty.ts';
 import { gridOf, type Grid } from './grid.ts';
 import { meanKineticTemperature } from './kinetic.ts';
 import { endsInDefrost, meetsDefrost, undisturbed } from './nearDefrost.ts';
-import { median } from './statistics.ts';
+import { median } from '../../foundation/statistics/index.ts';
 import { stretchesOf } from './stretches.ts';
 
 /** Analyses a log. Gaps count in no rate; a failed probe's rows count nowhere. Settings sharpen what ended a defrost and give the limits. */

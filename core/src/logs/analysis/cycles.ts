@@ -1,6 +1,6 @@
 import type { Log } from '../reading/index.ts';
 import type { Grid } from './grid.ts';
-import { median, middleMean, quantile, spreadOf, straightLine } from './statistics.ts';
+import { median, middleMean, quantile, spreadOf, straightLine } from '../../foundation/statistics/index.ts';
 import { stretchesOf, type Stretch } from './stretches.ts';
 import { switchPoints } from './switching.ts';
 import { noiseOf, turnsOf } from './turns.ts';

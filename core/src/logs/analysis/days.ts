@@ -1,4 +1,5 @@
-import { median, straightLine } from './statistics.ts';
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
+import { median, straightLine } from '../../foundation/statistics/index.ts';
 
 /** How a figure moves over days. */
 export interface Drift {
@@ -8,22 +9,21 @@ export interface Drift {
   readonly error: number;
 }
 
-const DAY = 86400;
 const LEAST_DAYS = 3;
 
 /** Drift of the middle of each day (its median), per day; null with less than three whole days. */
 export function driftOf(values: Float64Array, time: Float64Array): Drift | null {
   const start = time[0]!;
   const byDay: number[][] = [];
-  const perDay = values.length / Math.max(1, (time.at(-1)! - start) / DAY);
+  const perDay = values.length / Math.max(1, (time.at(-1)! - start) / SECONDS_PER_DAY);
   // Some hundred readings a day give its middle well enough.
   const stride = Math.max(1, Math.floor(perDay / 300));
   for (let i = 0; i < values.length; i += stride) {
     if (values[i] !== values[i]) continue;
-    const day = Math.floor((time[i]! - start) / DAY);
+    const day = Math.floor((time[i]! - start) / SECONDS_PER_DAY);
     (byDay[day] ??= []).push(values[i]!);
   }
-  const whole = Math.floor((time.at(-1)! - start) / DAY);
+  const whole = Math.floor((time.at(-1)! - start) / SECONDS_PER_DAY);
   const points = byDay
     .slice(0, whole)
     .flatMap((list, day) => (list && list.length > 0 ? [[day, median(list)] as const] : []));

@@ -1,4 +1,4 @@
-import { middleMean, median, quantile } from './statistics.ts';
+import { middleMean, median, quantile } from '../../foundation/statistics/index.ts';
 import type { Log } from '../reading/index.ts';
 import type { Grid } from './grid.ts';
 import { stretchesOf, type Stretch } from './stretches.ts';

@@ -1,4 +1,4 @@
-import { median } from './statistics.ts';
+import { median } from '../../foundation/statistics/index.ts';
 
 /** A stretch without rows. */
 export interface Gap {

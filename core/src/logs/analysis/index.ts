@@ -3,4 +3,3 @@ export { type Analysis, type KnownSettings, nothingKnown } from './analysis.ts';
 export { driftOf } from './days.ts';
 export type { Defrost } from './defrosts.ts';
 export { meanKineticTemperature } from './kinetic.ts';
-export { median } from './statistics.ts';

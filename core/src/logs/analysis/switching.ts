@@ -1,4 +1,4 @@
-import { straightLine } from './statistics.ts';
+import { straightLine } from '../../foundation/statistics/index.ts';
 import type { Stretch } from './stretches.ts';
 
 /** What the air was when the compressor started or stopped. */

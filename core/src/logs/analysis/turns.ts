@@ -1,5 +1,5 @@
 import type { Grid } from './grid.ts';
-import { quantile, spreadOf, straightLine } from './statistics.ts';
+import { quantile, spreadOf, straightLine } from '../../foundation/statistics/index.ts';
 
 /** A place where a temperature turns from rising to falling (peak) or back (valley). */
 export interface Turn {

@@ -1,3 +1,5 @@
+import { temperature } from '../../foundation/quantities/index.ts';
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import Papa from 'papaparse';
 import { isFlag, isTemperature, type ValueRole } from './columns.ts';
 import { Growing } from './growing.ts';
@@ -197,9 +199,9 @@ export class LogReader {
     const back = this.#lastWritten - seconds;
     if (!(back >= HOUR_BACK.least && back <= HOUR_BACK.most) || this.#layout.order === 'seconds')
       return false;
-    const day = Math.floor(seconds / 86400);
+    const day = Math.floor(seconds / SECONDS_PER_DAY);
     const isSunday = (day + 4) % 7 === 0;
-    return isSunday && seconds - day * 86400 < 4 * 3600;
+    return isSunday && seconds - day * SECONDS_PER_DAY < 4 * 3600;
   }
 
   #refuse(why: string): void {
@@ -237,7 +239,7 @@ function value(cell: string | undefined, { role, fahrenheit }: Source, comma: bo
 /** A number of a cell in the unit of its column: °C, or 0 and 1. */
 function scaled(number: number, { role, fahrenheit }: Pick<Source, 'role' | 'fahrenheit'>): number {
   if (isFlag(role)) return number > 0.5 ? 1 : 0;
-  return isTemperature(role) && fahrenheit ? ((number - 32) * 5) / 9 : number;
+  return isTemperature(role) ? temperature(number, fahrenheit ? 'degF' : 'degC') : number;
 }
 
 function flag(cell: string, role: ValueRole, comma: boolean): number {

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { LogClock } from './log.ts';
 import { zoneClock } from './zone.ts';
 
@@ -7,7 +8,7 @@ const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 /** A log's time as its clock showed it, for a person: `Tuesday 14 Apr, 14:10`; an elapsed time as `day 2, 14:10`. */
 export function clockWords(clock: LogClock, seconds: number): string {
   if (clock.kind === 'elapsed')
-    return `day ${Math.floor(seconds / 86400) + 1}, ${new Date((seconds % 86400) * 1000).toISOString().slice(11, 16)}`;
+    return `day ${Math.floor(seconds / SECONDS_PER_DAY) + 1}, ${new Date((seconds % SECONDS_PER_DAY) * 1000).toISOString().slice(11, 16)}`;
   const at = new Date((seconds + shown(clock, seconds)) * 1000);
   return `${days[at.getUTCDay()]} ${at.getUTCDate()} ${months[at.getUTCMonth()]}, ${at.toISOString().slice(11, 16)}`;
 }

@@ -79,3 +79,6 @@ export function formatName(role: ValueRole): string {
 export const isTemperature = (role: ColumnRole): role is TemperatureRole =>
   (temperatureRoles as readonly string[]).includes(role);
 export const isFlag = (role: ColumnRole): role is FlagRole => (flagRoles as readonly string[]).includes(role);
+
+export const isColumnRole = (role: unknown): role is ColumnRole =>
+  typeof role === 'string' && Object.hasOwn(roleNames, role);

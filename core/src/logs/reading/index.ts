@@ -12,6 +12,6 @@ export {
 export { type GuessedLayout, guessLayout } from './guessLayout.ts';
 export type { LogLayout } from './layout.ts';
 export type { Log, LogClock, Tidied } from './log.ts';
-export { layoutProblem, readWholeLog } from './read.ts';
+export { layoutProblem, readWholeLog, spanProblem } from './read.ts';
 export { timeOrders } from './readTime.ts';
 export { zoneClock } from './zone.ts';

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 /** The order of a date's parts, plain seconds since the first row, or days of a spreadsheet (1 = 1 January 1900). */
 export const timeOrders = ['ymd', 'dmy', 'mdy', 'seconds', 'serial'] as const;
 export type TimeOrder = (typeof timeOrders)[number];
@@ -8,7 +9,6 @@ export interface WrittenTime {
   offset: number;
 }
 
-const DAY = 86400;
 /** Days from spreadsheet day 0 to 1970. */
 const SERIAL_1970 = 25569;
 
@@ -23,7 +23,7 @@ export function readTime(text: string, order: TimeOrder, out: WrittenTime): bool
   out.offset = Number.NaN;
   if (order === 'seconds' || order === 'serial') {
     const number = text.trim() === '' ? Number.NaN : Number(text.replace(',', '.'));
-    out.seconds = order === 'seconds' ? number : Math.round((number - SERIAL_1970) * DAY);
+    out.seconds = order === 'seconds' ? number : Math.round((number - SERIAL_1970) * SECONDS_PER_DAY);
     return Number.isFinite(out.seconds);
   }
   let count = 0;
@@ -86,7 +86,7 @@ function civil(order: TimeOrder, count: number, meridiem: number, out: WrittenTi
     full > 2200
   )
     return false;
-  out.seconds = daysFromCivil(full, month, day) * DAY + hour * 3600 + minute * 60 + second;
+  out.seconds = daysFromCivil(full, month, day) * SECONDS_PER_DAY + hour * 3600 + minute * 60 + second;
   return true;
 }
 

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 /** Offsets of a zone by half hour: changes of clocks fall on whole or half hours of UTC. */
 const HALF_HOUR = 1800;
 
@@ -40,7 +41,7 @@ export function zoneClock(zone: string): ZoneClock | null {
   };
   const toTrue = (local: number, before: number): number => {
     // The clock's offsets a day before and after hold every candidate.
-    const [early, late] = [offsetAt(local - 86400), offsetAt(local + 86400)];
+    const [early, late] = [offsetAt(local - SECONDS_PER_DAY), offsetAt(local + SECONDS_PER_DAY)];
     const candidates = [local - Math.max(early, late), local - Math.min(early, late)].filter(
       (t) => offsetAt(t) === local - t,
     );

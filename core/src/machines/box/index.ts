@@ -1,5 +1,5 @@
 export { controlConfig, type ControlConfig } from './control/config.ts';
-export { bandOf, EPSILON } from './control/demand.ts';
+export { bandOf } from './control/demand.ts';
 export type { ControlEvent, Emit } from './control/event.ts';
 export { letPass, quietFor } from './control/quiet.ts';
 export { secondsOfDay, settingReader, type SettingReader } from './control/settingReader.ts';
@@ -14,7 +14,6 @@ export {
   restingBox,
   stepBox,
 } from './plant/box.ts';
-export { AIR_HEAT, FUSION, ICE_HEAT, KELVIN, LEWIS, VAPORISATION } from './plant/constants.ts';
 export { stepFirstOrder } from './plant/firstOrder.ts';
 export { doorFlow } from './plant/infiltration.ts';
 export { humidityRatio, saturatedRatio, saturationPressure } from './plant/moistAir.ts';

@@ -1,4 +1,4 @@
-import { EPSILON } from '../box/index.ts';
+import { EPSILON } from '../../foundation/limits/index.ts';
 import { AUTO_START_DELAY, type EngineConfig } from './engineConfig.ts';
 import type { EngineInputs, EngineState } from './engineState.ts';
 

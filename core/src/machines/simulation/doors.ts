@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import { templates, type TemplateId } from '../box/index.ts';
 
 /** How a door is used, in the words of a unit's description (and never opened): how often against the template's normal day. */
@@ -22,7 +23,7 @@ export function doorOf(id: TemplateId, use: DoorUse): (secondOfDay: number) => b
     const dense = (hour >= 8 && hour < 9) || (hour >= 16 && hour < 17);
     at += 3600 / (perHour * (dense ? 2 : 1));
   }
-  const open = new Uint8Array(86400);
-  for (const start of starts) open.fill(1, start, Math.min(start + openSeconds, 86400));
+  const open = new Uint8Array(SECONDS_PER_DAY);
+  for (const start of starts) open.fill(1, start, Math.min(start + openSeconds, SECONDS_PER_DAY));
   return (second) => open[second] === 1;
 }

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY, JOULES_PER_KWH } from '../../foundation/limits/index.ts';
 import type { ControlEvent } from '../box/index.ts';
 import type { BoxDrive, BoxFlows, BoxState } from '../box/index.ts';
 
@@ -162,7 +163,7 @@ export class FigureCount {
   }
 
   figures(flows: BoxFlows): Figures {
-    const days = this.seconds / 86400;
+    const days = this.seconds / SECONDS_PER_DAY;
     const mean = (list: readonly number[]) =>
       list.length === 0 ? null : list.reduce((a, b) => a + b, 0) / list.length;
     const regulated = this.seconds - this.defrosting;
@@ -184,7 +185,7 @@ export class FigureCount {
       iceGrown: ice(this.last) - this.iceAtBegin,
       iceLeftAfterDefrost: this.iceLeft,
       waterLeftAfterDrain: this.waterLeft,
-      kWhPerDay: (flows.compressorJoules + flows.otherJoules) / 3.6e6 / days,
+      kWhPerDay: (flows.compressorJoules + flows.otherJoules) / JOULES_PER_KWH / days,
       alarms: this.alarms,
       minutesAbove: this.above / 60,
       minutesBelow: this.below / 60,

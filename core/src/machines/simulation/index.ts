@@ -8,5 +8,4 @@ export { type Fault, type FaultKind, readScenario, type Scenario } from './scena
 export { seriesCsv } from './seriesCsv.ts';
 export { type Sample, simulate, type Simulated } from './simulate.ts';
 export { readVary, sweep } from './sweep.ts';
-export { GOODS_NEAR, ICE_NOTICED, MOST_STARTS, WATER_NOTICED } from './thresholds.ts';
 export { UnitRun } from './unitRun.ts';

@@ -1,6 +1,11 @@
+import {
+  ICE_NOTICED_KG,
+  MAX_DUTY_PERCENT,
+  MAX_STARTS_PER_HOUR,
+  PRODUCT_TOLERANCE_K,
+} from '../../foundation/limits/index.ts';
 import { printFor, printNumber, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
 import type { Figures, StorageLimits } from './figures.ts';
-import { GOODS_NEAR, ICE_NOTICED, MOST_STARTS } from './thresholds.ts';
 
 const grams = (kg: number) => `${Math.round(kg * 1000)} g`;
 
@@ -12,13 +17,13 @@ export function judgeRun(
 ): readonly string[] {
   const degrees = (celsius: number) => printFor(quantity(round(celsius), 'degC'), unit);
   const said: string[] = [];
-  if (storage.max !== null && f.product.max > storage.max + GOODS_NEAR)
+  if (storage.max !== null && f.product.max > storage.max + PRODUCT_TOLERANCE_K)
     said.push(`the goods reach ${degrees(f.product.max)}, their limit is ${degrees(storage.max)}`);
-  if (storage.min !== null && f.product.min < storage.min - GOODS_NEAR)
+  if (storage.min !== null && f.product.min < storage.min - PRODUCT_TOLERANCE_K)
     said.push(`the goods fall to ${degrees(f.product.min)}, their limit is ${degrees(storage.min)}`);
-  if (f.iceGrown > ICE_NOTICED)
+  if (f.iceGrown > ICE_NOTICED_KG)
     said.push(`${grams(f.iceGrown)} of ice grow over the run: the defrosts do not clear the coil`);
-  if ((f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED)
+  if ((f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED_KG)
     said.push(
       `${grams(f.iceLeftAfterDefrost!)} of ice are left after a defrost: it ends too early or too cold`,
     );
@@ -26,16 +31,16 @@ export function judgeRun(
     f.defrosts.time > 0 &&
     f.defrosts.temperature === 0 &&
     f.longestDefrostMinutes > 0 &&
-    f.iceGrown > ICE_NOTICED
+    f.iceGrown > ICE_NOTICED_KG
   )
     said.push(`all ${f.defrosts.time} defrosts end by time`);
-  if (f.startsPerHour > MOST_STARTS)
+  if (f.startsPerHour > MAX_STARTS_PER_HOUR)
     said.push(
       `${f.startsPerHour.toFixed(1)} starts an hour: the differential is too narrow or the rest too short`,
     );
   for (const [cause, n] of Object.entries(f.alarms))
     said.push(`${n} ${cause} ${n === 1 ? 'alarm' : 'alarms'} in ${printNumber(round(f.hours))} h`);
-  if (f.dutyPercent > 95)
+  if (f.dutyPercent > MAX_DUTY_PERCENT)
     said.push(`it runs ${Math.round(f.dutyPercent)} % of the time: nothing is left for a warmer day`);
   return said;
 }

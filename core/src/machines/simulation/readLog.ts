@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import {
   fileProblem,
   isFileProblem,
@@ -35,7 +36,6 @@ export interface LogRow {
 }
 
 const LONGEST_DAYS = 400;
-const DAY = 86400;
 
 /**
  * Reads a log for a replay: `time` in seconds or ISO 8601 (offsets obeyed), `air_degC` or `air_degF` (or the liquid line of a condenser), and what else it has of coil, second coil, outdoor air, door,
@@ -73,7 +73,7 @@ export function readLog(text: string): readonly LogRow[] | FileProblem {
     const t = Math.round(time.seconds - start);
     const before = rows.at(-1);
     if (before && t < before.t) return fileProblem(at, 'the time runs backwards; expected rows in order');
-    if (t > LONGEST_DAYS * DAY)
+    if (t > LONGEST_DAYS * SECONDS_PER_DAY)
       return fileProblem(at, `more than ${LONGEST_DAYS} days after the first row; expected a shorter log`);
     const columns = [air, coil, coil2, liquid, outdoor];
     const readings = columns.map((column) => (column ? readTemperature(row, ...column) : null));
@@ -89,7 +89,7 @@ export function readLog(text: string): readonly LogRow[] | FileProblem {
     if (flags.includes(null)) return fileProblem(at, 'door and input: expected 0 or 1');
     rows.push({
       t,
-      timeOfDay: time.ofDay ?? t % DAY,
+      timeOfDay: time.ofDay ?? t % SECONDS_PER_DAY,
       line: row.line,
       air: readings[0] ?? Number.NaN,
       coil: readings[1] ?? (coil ? Number.NaN : null),

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import {
   condenserAtRest,
   tickCondenser,
@@ -61,7 +62,7 @@ export function replay(
     inputs.coil2 = row.coil2;
     inputs.doorOpen = row.door;
     inputs.alarmInput = row.input;
-    inputs.timeOfDay = (row.timeOfDay + t - row.t) % 86400;
+    inputs.timeOfDay = (row.timeOfDay + t - row.t) % SECONDS_PER_DAY;
     const out = config ? tick(config, state, inputs, emit) : state.out;
     if (condenser && fans)
       tickCondenser(

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import { controlConfig, secondsOfDay, type ControlConfig } from '../box/index.ts';
 import { fileProblem, isFileProblem, readHeader, type FileProblem } from '../../foundation/files/index.ts';
 import { templateIds, type BoxChoice, type TemplateId } from '../box/index.ts';
@@ -137,8 +138,11 @@ function readFaults(list: unknown): { readonly list: readonly Fault[] } | FilePr
     const at = `faults[${i}]`;
     if (!fault || !faultKinds.includes(fault['kind'] as FaultKind))
       return fileProblem(`${at}.kind`, `expected one of ${faultKinds.join(', ')}`);
-    const { from = 0, to = LONGEST_DAYS * 86400, amount = null } = fault;
-    if (!inRange(from, 0, LONGEST_DAYS * 86400) || !inRange(to, from as number, LONGEST_DAYS * 86400))
+    const { from = 0, to = LONGEST_DAYS * SECONDS_PER_DAY, amount = null } = fault;
+    if (
+      !inRange(from, 0, LONGEST_DAYS * SECONDS_PER_DAY) ||
+      !inRange(to, from as number, LONGEST_DAYS * SECONDS_PER_DAY)
+    )
       return fileProblem(at, 'expected from and to as seconds of the run, in order');
     if (amount !== null && !inRange(amount, -50, 50)) return fileProblem(`${at}.amount`, 'expected a number');
     read.push({

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import {
   letPass,
   powerUp,
@@ -25,8 +26,6 @@ import { doorOf } from './doors.ts';
 import { FigureCount } from './figures.ts';
 import type { Fault, FaultKind, Scenario } from './scenario.ts';
 import type { Sample } from './simulate.ts';
-
-const DAY = 86400;
 
 /**
  * A control and its box, second by second: a simulation runs through one, a practice panel has one behind it. Settings may be exchanged and keys pressed on the way.
@@ -73,8 +72,8 @@ export class UnitRun {
     this.state = restingBox(inside);
     this.control = powerUp(scenario.config.setpoint);
     this.door = doorOf(scenario.template, scenario.doorUse);
-    const begins = (scenario.startOfDay - scenario.warmUp) % DAY;
-    this.secondOfDay = begins < 0 ? begins + DAY : begins;
+    const begins = (scenario.startOfDay - scenario.warmUp) % SECONDS_PER_DAY;
+    this.secondOfDay = begins < 0 ? begins + SECONDS_PER_DAY : begins;
     this.heats = scenario.config.stage.heat;
     this.count = new FigureCount(scenario.storage, this.state);
     this.drive = driveAtRest(ambient, humidityRatio(ambient, humidity));
@@ -127,7 +126,7 @@ export class UnitRun {
     this.now = t;
     const { drive, inputs, state, scenario } = this;
     const secondOfDay = this.secondOfDay;
-    this.secondOfDay = secondOfDay === DAY - 1 ? 0 : secondOfDay + 1;
+    this.secondOfDay = secondOfDay === SECONDS_PER_DAY - 1 ? 0 : secondOfDay + 1;
     inputs.air = state.probe;
     inputs.coil = state.coilProbe;
     inputs.timeOfDay = secondOfDay;

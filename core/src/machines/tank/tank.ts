@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY, JOULES_PER_KWH } from '../../foundation/limits/index.ts';
 import {
   controlConfig,
   powerUp,
@@ -127,7 +128,7 @@ function run(
   const lag = 1 - Math.exp(-1 / POCKET_LAG);
   for (let t = 0; t < seconds; t += 1) {
     inputs.air = probe;
-    inputs.timeOfDay = t % 86400;
+    inputs.timeOfDay = t % SECONDS_PER_DAY;
     tick(config, state, inputs, emit);
     const first = state.out.compressor;
     const second = state.out.stage2 && config.stage2.function === 'thermostat';
@@ -159,6 +160,8 @@ function run(
     turnovers,
     alarms,
     // What a small chiller draws: a third of what it takes out (common practice).
-    kWh: (((chilled / 3) * tank.chiller + heated * tank.heater + seconds * tank.pump) / 3.6e6) * (24 / hours),
+    kWh:
+      (((chilled / 3) * tank.chiller + heated * tank.heater + seconds * tank.pump) / JOULES_PER_KWH) *
+      (24 / hours),
   };
 }

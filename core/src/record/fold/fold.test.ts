@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { conflictsOf, fold, standing } from './fold.ts';
+import { added, conflictsOf, fold, standing } from './fold.ts';
 import type { AcceptedEntry, Entry, EntryBody } from '../entries/index.ts';
 
 let counter = 0;
@@ -69,7 +69,7 @@ describe('a stream of entries', () => {
 
   test('a pending entry that was accepted meanwhile counts once', () => {
     const one = entry('a', 1, 0, { kind: 'note', text: 'ice on the fan guard' });
-    expect(fold([accepted(one, 1)], [one]).notes).toHaveLength(1);
+    expect(added(fold([accepted(one, 1)], [one]), 'note')).toHaveLength(1);
   });
 
   test('an entry sent again out of order does not bring an old value back', () => {

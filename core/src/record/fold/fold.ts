@@ -1,10 +1,5 @@
-import {
-  registerOf,
-  type AcceptedEntry,
-  type Entry,
-  type EntryBody,
-  type EntryKind,
-} from '../entries/index.ts';
+import type { AcceptedEntry, Entry, EntryBody, EntryKind } from '../entries/index.ts';
+import { registerOf } from '../kinds/index.ts';
 
 /** A value standing in a register, with who wrote it where. Pending ones have no sequence yet. */
 export interface Head {
@@ -17,8 +12,8 @@ export interface JobState {
   /** The last sequence folded in. */
   readonly sequence: number;
   readonly registers: ReadonlyMap<string, readonly Head[]>;
-  readonly notes: readonly Head[];
-  readonly sheets: readonly Head[];
+  /** Kinds that only add up (notes, sheets), each in the order of the stream. */
+  readonly lists: ReadonlyMap<EntryKind, readonly Head[]>;
 }
 
 /** Two or more values of one register whose authors had not seen each other's. A person settles it by writing a value anew. */
@@ -27,7 +22,7 @@ export interface Conflict {
   readonly heads: readonly Head[];
 }
 
-export const emptyState: JobState = { sequence: 0, registers: new Map(), notes: [], sheets: [] };
+export const emptyState: JobState = { sequence: 0, registers: new Map(), lists: new Map() };
 
 /**
  * Folds a job's stream by the server's sequence, never by a device's clock; entries a device has not got accepted yet come after, in
@@ -43,15 +38,16 @@ export function fold(accepted: readonly AcceptedEntry[], pending: readonly Entry
     .sort((a, b) => a.deviceSequence - b.deviceSequence)
     .map((entry): Head => ({ entry, sequence: null }));
   const registers = new Map<string, readonly Head[]>();
-  const notes: Head[] = [];
-  const sheets: Head[] = [];
+  const lists = new Map<EntryKind, Head[]>();
   for (const head of [...ordered, ...waiting]) {
     const register = registerOf(head.entry.body);
     if (register !== null) registers.set(register, written(registers.get(register) ?? [], head));
-    else if (head.entry.body.kind === 'note') notes.push(head);
-    else sheets.push(head);
+    else {
+      const { kind } = head.entry.body;
+      lists.set(kind, [...(lists.get(kind) ?? []), head]);
+    }
   }
-  return { sequence: ordered.at(-1)?.sequence ?? 0, registers, notes, sheets };
+  return { sequence: ordered.at(-1)?.sequence ?? 0, registers, lists };
 }
 
 /** A register after one more value. An entry that its own device has already replaced (sent again, out of order) changes nothing. */
@@ -66,24 +62,27 @@ function replaces(entry: Entry, old: Head): boolean {
   return old.entry.device === entry.device || (old.sequence !== null && old.sequence <= entry.seen);
 }
 
+/** The body of one kind of entry. */
+export type Body<Kind extends EntryKind> = Extract<EntryBody, { kind: Kind }>;
+
 /** The body that stands in a register: of several, the last accepted one. */
 export function standing<Kind extends EntryKind>(
   state: JobState,
   register: string,
   _kind: Kind,
-): Extract<EntryBody, { kind: Kind }> | undefined {
-  return state.registers.get(register)?.at(-1)?.entry.body as Extract<EntryBody, { kind: Kind }> | undefined;
+): Body<Kind> | undefined {
+  return state.registers.get(register)?.at(-1)?.entry.body as Body<Kind> | undefined;
 }
 
 /** Every register of a kind with the body that stands in it, in the order first written. */
-export function allStanding<Kind extends EntryKind>(
-  state: JobState,
-  kind: Kind,
-): readonly Extract<EntryBody, { kind: Kind }>[] {
+export function allStanding<Kind extends EntryKind>(state: JobState, kind: Kind): readonly Body<Kind>[] {
   return [...state.registers.values()]
     .map((heads) => heads.at(-1)!.entry.body)
-    .filter((body): body is Extract<EntryBody, { kind: Kind }> => body.kind === kind);
+    .filter((body): body is Body<Kind> => body.kind === kind);
 }
+
+/** Every entry of a kind that only adds up, in the order of the stream. */
+export const added = (state: JobState, kind: EntryKind): readonly Head[] => state.lists.get(kind) ?? [];
 
 /** Registers whose values differ and had not seen each other. Equal values are no conflict. */
 export function conflictsOf(state: JobState): readonly Conflict[] {

@@ -1,1 +1,11 @@
-export { allStanding, type Conflict, conflictsOf, fold, type Head, type JobState, standing } from './fold.ts';
+export {
+  added,
+  allStanding,
+  type Body,
+  type Conflict,
+  conflictsOf,
+  fold,
+  type Head,
+  type JobState,
+  standing,
+} from './fold.ts';

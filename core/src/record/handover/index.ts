@@ -1,5 +1,4 @@
-export { JOB_FORMAT, type JobFile, readJobFile } from './fileOfJob.ts';
-export { sharedPage, type SharedPage } from './sharedPage.ts';
+export { sharedPage } from './sharedPage.ts';
 export {
   choiceWords,
   groupTitle,
@@ -9,4 +8,4 @@ export {
   type SheetGroup,
   type SheetWire,
 } from './sheet.ts';
-export { type Table, type TableName, tableNames, tablesOf } from './tables.ts';
+export { type Table, tablesOf } from './tables.ts';

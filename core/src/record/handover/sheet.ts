@@ -11,7 +11,6 @@ import {
   type DisplayState,
 } from '../../controllers/definitions/index.ts';
 import type { JobWiring, Program, ProgramRow, Proving } from '../job/index.ts';
-import type { Stroke } from '../entries/index.ts';
 import { meaningOfOption } from '../../controllers/definitions/index.ts';
 import {
   dimensionOf,
@@ -63,7 +62,7 @@ export interface LeaveBehindSheet {
   readonly keypadLocked: boolean | null;
   /** The link that the QR code holds; null where there is none. */
   readonly link: string | null;
-  readonly signOff: { readonly name: string; readonly strokes: readonly Stroke[] } | null;
+  readonly signOff: { readonly name: string; readonly strokes: readonly (readonly number[])[] } | null;
 }
 
 /** A wire on the sheet. */

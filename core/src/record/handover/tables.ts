@@ -1,3 +1,4 @@
+import type { TableName } from '@brine/contract/routes';
 import type { Program, Proving } from '../job/index.ts';
 import type { JobWiring } from '../job/index.ts';
 import { printQuantity } from '../../foundation/quantities/index.ts';
@@ -13,9 +14,6 @@ export interface Table {
   readonly header: readonly string[];
   readonly rows: readonly (readonly Cell[])[];
 }
-
-export const tableNames = ['settings', 'wires', 'readings', 'tests', 'calibrations', 'follow-ups'] as const;
-export type TableName = (typeof tableNames)[number];
 
 /** The tables of a job. Access codes never stand in them. */
 export function tablesOf(program: Program, wiring: JobWiring | null, proving: Proving): readonly Table[] {

@@ -17,7 +17,7 @@ const job = (id: string, createdAt: string, bodies: readonly EntryBody[], foreig
     seen: i,
     author: 'tess',
     sequence: i + 1,
-    receivedAt: createdAt,
+    receivedAt: new Date(Date.parse(createdAt) + i * 60_000).toISOString(),
     body,
     ...(foreign && { foreign: { author: 'Ann Other', receivedAt: createdAt } }),
   })),
@@ -100,4 +100,30 @@ test('the shared page holds no more than it names', () => {
     'unit',
     'watch',
   ]);
+});
+
+/** The same job typed on a phone whose clock is off by so many days. */
+const onAPhone = (of: HistoryJob, days: number): HistoryJob => ({
+  ...of,
+  entries: of.entries.map((entry) => ({
+    ...entry,
+    deviceTime: new Date(Date.parse(entry.deviceTime) + days * 86_400_000).toISOString(),
+  })),
+});
+
+// Oracle: the record's rule, sequence and time of receipt decide, never a device's clock.
+test.each([
+  ['the first phone a year ahead', 366, 0],
+  ['the second phone a year behind', 0, -366],
+  ['both off, the other way round', 500, -500],
+])('drift is found with %s', (_what, first, second) => {
+  const { drift, lines } = unitHistory([onAPhone(november('35'), second), onAPhone(march, first)]);
+  expect(drift).toEqual([expect.objectContaining({ code: '1', left: '38', found: '35' })]);
+  // What was received last stands first, whatever its phone says.
+  expect(lines[0]!.job).toBe('november');
+});
+
+test('a time is never shown later than the server had it', () => {
+  const { sheets } = unitHistory([onAPhone(march, 366)]);
+  expect(sheets[0]!.at.slice(0, 10)).toBe('2026-03-18');
 });

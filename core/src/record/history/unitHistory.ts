@@ -1,6 +1,7 @@
 import { sameCodeValue } from '../../controllers/definitions/index.ts';
-import { fold, type JobState } from '../fold/index.ts';
+import { added, fold, type JobState } from '../fold/index.ts';
 import type { AcceptedEntry, EntryBody, FrozenRow } from '../entries/index.ts';
+import { byReceipt, isAccepted, receiptOf, typedAt } from './receipt.ts';
 
 /** A job of a unit with its stream. */
 export interface HistoryJob {
@@ -74,23 +75,27 @@ export interface UnitHistory {
 /** Everything ever done to a unit, newest first, with what stands otherwise than it was left and what is due. */
 export function unitHistory(jobs: readonly HistoryJob[]): UnitHistory {
   const states = jobs.map((job) => ({ job, state: fold(job.entries) }));
-  const sheets = states
+  const kept = states
     .flatMap(({ job, state }) => keptSheets(job, state))
-    .toSorted((a, b) => a.at.localeCompare(b.at));
+    .toSorted((a, b) => byReceipt(a.entry, b.entry));
+  const sheets = kept.map(({ sheet }) => sheet);
   const standing = <Kind extends EntryBody['kind']>(kind: Kind) =>
     states.flatMap(({ job, state }) =>
       [...state.registers.values()].flatMap((heads) => {
-        const { body, deviceTime } = heads.at(-1)!.entry;
-        return body.kind === kind
-          ? [{ job, body: body as Extract<EntryBody, { kind: Kind }>, at: deviceTime }]
+        const { entry } = heads.at(-1)!;
+        return entry.body.kind === kind && isAccepted(entry)
+          ? [{ job, body: entry.body as Extract<EntryBody, { kind: Kind }>, at: typedAt(entry) }]
           : [];
       }),
     );
   return {
-    lines: states.flatMap(({ job }) => linesOf(job)).toSorted((a, b) => b.at.localeCompare(a.at)),
+    lines: states
+      .flatMap(({ job }) => linesOf(job))
+      .toSorted((a, b) => Date.parse(b.received) - Date.parse(a.received))
+      .map(({ line }) => line),
     sheets,
     drift: driftOf(
-      sheets,
+      kept,
       states.map(({ job, state }) => foundOf(job, state)),
     ),
     calibrations: standing('calibration')
@@ -124,53 +129,66 @@ export function unitHistory(jobs: readonly HistoryJob[]): UnitHistory {
   };
 }
 
-function keptSheets(job: HistoryJob, state: JobState): readonly KeptSheet[] {
-  return state.sheets.flatMap(({ entry }) =>
-    entry.body.kind === 'sheet'
+/** A sheet with the entry that kept it. */
+interface KeptEntry {
+  readonly entry: AcceptedEntry;
+  readonly sheet: KeptSheet;
+}
+
+function keptSheets(job: HistoryJob, state: JobState): readonly KeptEntry[] {
+  return added(state, 'sheet').flatMap(({ entry }) =>
+    entry.body.kind === 'sheet' && isAccepted(entry)
       ? [
           {
-            id: entry.id,
-            job: job.id,
-            title: job.title,
-            kind: entry.body.sheet,
-            at: entry.deviceTime,
-            family: entry.body.definition?.family ?? '',
-            hash: entry.body.definition?.hash ?? null,
-            rows: entry.body.rows,
+            entry,
+            sheet: {
+              id: entry.id,
+              job: job.id,
+              title: job.title,
+              kind: entry.body.sheet,
+              at: typedAt(entry),
+              family: entry.body.definition?.family ?? '',
+              hash: entry.body.definition?.hash ?? null,
+              rows: entry.body.rows,
+            },
           },
         ]
       : [],
   );
 }
 
-/** What a job found in its old control, with when it was typed. */
+/** What a job found in its old control, with the last entry that says so; null where nothing was read. */
 interface Found {
   readonly hash: string | null;
-  readonly at: string;
+  readonly last: AcceptedEntry | null;
   readonly rows: readonly FrozenRow[];
 }
 
 function foundOf(_job: HistoryJob, state: JobState): Found {
   const pin = state.registers.get('control:old')?.at(-1)?.entry.body;
   const rows: FrozenRow[] = [];
-  let at = '';
+  let last: AcceptedEntry | null = null;
   for (const heads of state.registers.values()) {
-    const { body, deviceTime } = heads.at(-1)!.entry;
-    if (body.kind !== 'found' || body.value === null) continue;
+    const { entry } = heads.at(-1)!;
+    const { body } = entry;
+    if (body.kind !== 'found' || body.value === null || !isAccepted(entry)) continue;
     rows.push({ code: body.code, value: body.value });
-    if (deviceTime > at) at = deviceTime;
+    if (last === null || byReceipt(entry, last) > 0) last = entry;
   }
-  return { hash: pin?.kind === 'control' ? (pin.definition?.hash ?? null) : null, at, rows };
+  return { hash: pin?.kind === 'control' ? (pin.definition?.hash ?? null) : null, last, rows };
 }
 
 /** Values found otherwise than the sheet left before says, in the same control: somebody turned them, or they were never saved. */
-function driftOf(sheets: readonly KeptSheet[], found: readonly Found[]): readonly Drifted[] {
-  return found.flatMap((later) => {
-    const left = sheets
-      .filter((s) => s.kind === 'left' && s.at < later.at && s.hash === later.hash && s.hash !== null)
-      .at(-1);
+function driftOf(kept: readonly KeptEntry[], found: readonly Found[]): readonly Drifted[] {
+  return found.flatMap(({ last, hash, rows }) => {
+    if (last === null || hash === null) return [];
+    const left = kept
+      .filter(
+        ({ entry, sheet }) => sheet.kind === 'left' && sheet.hash === hash && byReceipt(entry, last) < 0,
+      )
+      .at(-1)?.sheet;
     if (!left) return [];
-    return later.rows.flatMap((row): Drifted[] => {
+    return rows.flatMap((row): Drifted[] => {
       const before = left.rows.find((r) => r.code === row.code);
       return before && !sameCodeValue(before.value, row.value)
         ? [
@@ -180,7 +198,7 @@ function driftOf(sheets: readonly KeptSheet[], found: readonly Found[]): readonl
               left: before.value,
               found: row.value,
               leftAt: left.at,
-              foundAt: later.at,
+              foundAt: typedAt(last),
             },
           ]
         : [];
@@ -188,26 +206,48 @@ function driftOf(sheets: readonly KeptSheet[], found: readonly Found[]): readonl
   });
 }
 
-function linesOf(job: HistoryJob): readonly HistoryLine[] {
-  const counts = new Map<string, { n: number; at: string; kind: EntryBody['kind'] }>();
-  const lines: HistoryLine[] = [
-    { at: job.createdAt, job: job.id, kind: 'job', words: `Job opened: ${job.title}`, foreign: null },
+/** A line with when the server received it, which gives its place. */
+interface PlacedLine {
+  readonly received: string;
+  readonly line: HistoryLine;
+}
+
+function linesOf(job: HistoryJob): readonly PlacedLine[] {
+  const counts = new Map<string, { n: number; entry: AcceptedEntry; kind: EntryBody['kind'] }>();
+  const lines: PlacedLine[] = [
+    {
+      received: job.createdAt,
+      line: { at: job.createdAt, job: job.id, kind: 'job', words: `Job opened: ${job.title}`, foreign: null },
+    },
   ];
-  for (const { body, deviceTime, foreign: origin } of job.entries) {
-    const foreign = origin?.author ?? null;
+  for (const entry of job.entries) {
+    const { body } = entry;
+    const at = typedAt(entry);
     const words = wordsOf(body);
-    if (words !== null) lines.push({ at: deviceTime, job: job.id, kind: body.kind, words, foreign });
+    if (words !== null)
+      lines.push({
+        received: receiptOf(entry),
+        line: { at, job: job.id, kind: body.kind, words, foreign: entry.foreign?.author ?? null },
+      });
     else {
       // What comes by the dozen is told once a day.
-      const key = `${body.kind} ${deviceTime.slice(0, 10)}`;
-      const before = counts.get(key);
-      counts.set(key, { n: (before?.n ?? 0) + 1, at: deviceTime, kind: body.kind });
+      const key = `${body.kind} ${at.slice(0, 10)}`;
+      counts.set(key, { n: (counts.get(key)?.n ?? 0) + 1, entry, kind: body.kind });
     }
   }
-  for (const { n, at, kind } of counts.values()) {
+  for (const { n, entry, kind } of counts.values()) {
     const plural = countWords[kind];
     if (plural)
-      lines.push({ at, job: job.id, kind, words: `${n} ${n === 1 ? plural[0] : plural[1]}`, foreign: null });
+      lines.push({
+        received: receiptOf(entry),
+        line: {
+          at: typedAt(entry),
+          job: job.id,
+          kind,
+          words: `${n} ${n === 1 ? plural[0] : plural[1]}`,
+          foreign: null,
+        },
+      });
   }
   return lines;
 }

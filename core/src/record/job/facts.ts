@@ -1,26 +1,6 @@
 import type { CondenserChoice, OutdoorDay } from '../../machines/condenser/index.ts';
-import { usualToolFacts, type FrostNote, type HumidityCourse } from '../../judgement/tools/index.ts';
+import { usualFacts, type FactId, type FrostNote, type HumidityCourse } from '../../judgement/tools/index.ts';
 import { allStanding, type JobState } from '../fold/index.ts';
-import type { FactId } from '../entries/index.ts';
-
-/** Where a fact begins until somebody knows better; common practice. */
-export const usualFacts: Readonly<Record<FactId, number>> = {
-  condenserKilowatts: 8,
-  condenserCompressors: 1,
-  condenserFans: 2,
-  condenserFanWatts: 180,
-  condenserEvaporating: -8,
-  condenserDirty: 0,
-  outdoorLow: 6,
-  outdoorHigh: 16,
-  bodyLength: 3.2,
-  bodyWidth: 1.7,
-  bodyHeight: 1.8,
-  bodyInsulation: 1,
-  outdoorNow: 16,
-  bodyStartsAt: 16,
-  ...usualToolFacts,
-};
 
 export type Facts = Readonly<Record<FactId, number>>;
 

@@ -5,8 +5,10 @@ import type { SettingId, SettingValues } from '../../foundation/settings/index.t
 import { fansOf } from '../../machines/condenser/index.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
-import { entryProblem, questionsFor, type EntryBody } from '../entries/index.ts';
-import { factsOf, usualFacts } from './facts.ts';
+import { questionsFor } from '../../judgement/survey/index.ts';
+import type { EntryBody } from '../entries/index.ts';
+import { usualFacts } from '../../judgement/tools/index.ts';
+import { factsOf } from './facts.ts';
 import { fold } from '../fold/index.ts';
 import { openQuestions, unitOf } from './survey.ts';
 import { programOf } from './program.ts';
@@ -123,20 +125,6 @@ describe('facts and trips', () => {
     expect(trip.services.find((s) => s.service.id === 'oil')).toMatchObject({ left: 100, state: 'soon' });
     expect(trip.signs.get('a')).toBe('flashing');
   });
-
-  test.each<[unknown, RegExp]>([
-    [{ kind: 'fact', fact: 'weight', value: 1 }, /body\.fact: expected one of/],
-    [{ kind: 'fact', fact: 'outdoorLow', value: 'cold' }, /body\.value: expected a number/],
-    [{ kind: 'tripStep', step: 'wings', state: 'done', value: null, word: '' }, /body\.step/],
-    [{ kind: 'tripReading', readAt: 'soon', place: 'return', celsius: 1 }, /body\.readAt: expected a time/],
-    [
-      { kind: 'doorStop', openedAt: '2026-11-26T06:30:00Z', minutes: -1 },
-      /body\.minutes: expected 0 or more/,
-    ],
-    [{ kind: 'hours', meter: 'wind', hours: 1 }, /body\.meter/],
-    [{ kind: 'serviced', service: 'wings', atHours: 1 }, /body\.service/],
-    [{ kind: 'alarmSign', alarm: 'a', sign: 'dancing' }, /body\.sign/],
-  ])('%j is refused with a sentence', (body, sentence) => expect(entryProblem(body)).toMatch(sentence));
 });
 
 describe('the survey asks what a kind of unit can answer', () => {

@@ -4,7 +4,7 @@ import { leaveBehindSheet } from '../handover/index.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import { defaultDecision, programOf, type ProgramInput } from './program.ts';
-import { entryProblem, type EntryBody } from '../entries/index.ts';
+import type { EntryBody } from '../entries/index.ts';
 import { fold } from '../fold/index.ts';
 import { openQuestions } from './survey.ts';
 import { progressOf } from './stations.ts';
@@ -169,32 +169,5 @@ describe('the sheet left in the unit', () => {
     expect(line('gap').remark).toBe('not keyed in yet');
     expect(sheet.watch[0]).toBe('Frost after three days');
     expect(sheet.watch.join(' ')).toContain('melt: the display showed 58');
-  });
-});
-
-describe('an entry from the wire', () => {
-  test.each(survey)('%j is taken', (body) => {
-    expect(entryProblem(body)).toBeNull();
-  });
-
-  test.each([
-    [{ kind: 'found', code: '', value: '1' }, 'body.code'],
-    [{ kind: 'found', code: 'a', value: 5 }, 'body.value'],
-    [{ kind: 'answer', question: 'colour', value: 'red' }, 'no question'],
-    [{ kind: 'answer', question: 'goods', value: 'gold' }, 'Expected one of'],
-    [{ kind: 'answer', question: 'ambient', value: { value: 5, unit: 'K' } }, 'a temperature such as'],
-    [
-      { kind: 'planned', setting: 'regulation.differential', value: { value: 2, unit: 'degF' } },
-      'is a difference',
-    ],
-    [{ kind: 'planned', setting: 'no.such', value: null }, 'no setting'],
-    [{ kind: 'keyed', code: 'a', state: 'perhaps', value: 1 }, 'body.state'],
-    [{ kind: 'keyed', code: 'a', state: 'showsElse', value: 1 }, 'body.shown'],
-    [{ kind: 'note', text: 'x'.repeat(3000) }, 'at most 2000'],
-    [{ kind: 'sheet', sheet: 'left', parent: null, definition: null, rows: [{ code: 'a' }] }, 'body.rows[0]'],
-    [{ kind: 'burn' }, 'is unknown'],
-    ['text', 'expected an object'],
-  ])('%j is refused with the field', (body, part) => {
-    expect(entryProblem(body)).toContain(part);
   });
 });

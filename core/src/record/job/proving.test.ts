@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import { byGroup, followUpOfSkipped, provingOf, tally } from './proving.ts';
-import { entryProblem, type EntryBody } from '../entries/index.ts';
+import type { EntryBody } from '../entries/index.ts';
 import { fold } from '../fold/index.ts';
 import { programOf } from './program.ts';
 import { progressOf } from './stations.ts';
@@ -88,66 +88,4 @@ describe('the proof of a job from its stream', () => {
     const { proved } = proving(at(30, 5), at(10, 12), at(20, 9), at(20, null));
     expect(proved.pullDown.map((r) => r.celsius)).toEqual([12, 5]);
   });
-});
-
-describe('what comes over the wire is judged', () => {
-  const record = {
-    probe: 'air',
-    code: null,
-    points: [{ reading: 1, reference: 0 }],
-    before: null,
-    after: null,
-    unit: 'K',
-    reference: { name: 'Ice', serial: '', due: '', uncertainty: null },
-    picture: null,
-    date: '2026-11-24',
-    nextDue: '',
-  };
-  test.each([
-    [{ kind: 'sign', sign: 'boxWarm', seen: true }],
-    [{ kind: 'calibration', id: 'c', record }],
-    [{ kind: 'signOff', name: 'A', strokes: [[0, 0, 1, 1]] }],
-    [
-      {
-        kind: 'log',
-        id: 'l',
-        name: 'x.csv',
-        layout: null,
-        samples: 0,
-        from: '',
-        to: '',
-        findings: ['heaterDead'],
-      },
-    ],
-    [{ kind: 'keypadLocked', locked: null }],
-  ])('%j is taken', (body) => expect(entryProblem(body)).toBeNull());
-
-  test.each([
-    [{ kind: 'sign', sign: 'smells', seen: true }, 'sign'],
-    [{ kind: 'complaintCheck', check: 'icePoint', answer: 'yes' }, 'answer'],
-    [{ kind: 'test', test: 'x', result: 'maybe', value: null, word: '', picture: null }, 'result'],
-    [{ kind: 'test', test: 'x', result: 'skipped', value: null, word: '', picture: null }, 'word'],
-    [{ kind: 'timer', test: 'x', startedAt: 'noon' }, 'startedAt'],
-    [
-      {
-        kind: 'probe',
-        id: 'p',
-        role: 'air',
-        readings: [{ ohms: -1, celsius: 0 }],
-        leadOhms: 0,
-        sensor: null,
-      },
-      'readings[0]',
-    ],
-    [{ kind: 'calibration', id: 'c', record: { ...record, points: [] } }, 'points'],
-    [{ kind: 'calibration', id: 'c', record: { ...record, date: 'today' } }, 'date'],
-    [{ kind: 'followUp', id: 'f', followUp: { due: '2026-13-01', what: 'x', done: false } }, 'due'],
-    [{ kind: 'signOff', name: 'A', strokes: [[0, 0, 2, 1]] }, 'strokes'],
-    [{ kind: 'signOff', name: 'A', strokes: [[0, 0, 1]] }, 'strokes'],
-    [
-      { kind: 'log', id: 'l', name: 'x', layout: null, samples: 0, from: '', to: '', findings: ['gremlins'] },
-      'findings',
-    ],
-    [{ kind: 'pullDownReading', readAt: 'x', celsius: 1 }, 'readAt'],
-  ])('%j is refused at its field', (body, part) => expect(entryProblem(body)).toContain(part));
 });

@@ -7,12 +7,10 @@ import {
 } from '../../judgement/commissioning/index.ts';
 import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
 import type { TemperatureUnit } from '../../foundation/quantities/index.ts';
-import { allStanding, standing, type JobState } from '../fold/index.ts';
+import { allStanding, standing, type Body, type JobState } from '../fold/index.ts';
 import type { Program } from './program.ts';
-import type { CalibrationRecord, FollowUp, ProvingBody } from '../entries/index.ts';
+import type { CalibrationRecord, EntryBody } from '../entries/index.ts';
 import type { JobWiring } from './wiring.ts';
-
-type Body<Kind extends ProvingBody['kind']> = Extract<ProvingBody, { kind: Kind }>;
 
 /** A test with what came of it. */
 export interface RunTest {
@@ -34,7 +32,7 @@ export interface Proving {
   readonly calibrations: readonly (CalibrationRecord & { readonly id: string })[];
   readonly logs: readonly Body<'log'>[];
   readonly alarms: readonly Body<'alarmSeen'>[];
-  readonly followUps: readonly (FollowUp & { readonly id: string })[];
+  readonly followUps: readonly (NonNullable<Body<'followUp'>['followUp']> & { readonly id: string })[];
   readonly pullDownStart: string | null;
   readonly pullDown: readonly { readonly at: string; readonly celsius: number }[];
 }
@@ -111,7 +109,7 @@ export function byGroup(tests: readonly RunTest[]) {
 }
 
 /** The follow-up that a skipped test becomes; its id follows from the test, so that it is there once. */
-export function followUpOfSkipped(test: CommissioningTest, why: string, due: string): ProvingBody {
+export function followUpOfSkipped(test: CommissioningTest, why: string, due: string): EntryBody {
   return {
     kind: 'followUp',
     id: `test:${test.id}`,

@@ -9,11 +9,11 @@ import {
 import { isFileProblem } from '../../foundation/files/index.ts';
 import { isApplication, isMachine } from '../../foundation/settings/index.ts';
 import { allStanding, standing, type JobState } from '../fold/index.ts';
-import { questionsFor, type Question, type QuestionId } from '../entries/index.ts';
-import type { AnswerValue } from '../entries/index.ts';
+import { questionsFor, type Question, type QuestionId } from '../../judgement/survey/index.ts';
+import type { Body } from '../fold/index.ts';
 
 /** Answers as they stand. */
-export function answersOf(state: JobState): ReadonlyMap<QuestionId, AnswerValue> {
+export function answersOf(state: JobState): ReadonlyMap<QuestionId, NonNullable<Body<'answer'>['value']>> {
   return new Map(
     allStanding(state, 'answer').flatMap((a) => (a.value === null ? [] : [[a.question, a.value] as const])),
   );

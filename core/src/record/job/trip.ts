@@ -11,12 +11,11 @@ import {
 } from '../../judgement/transport/index.ts';
 import type { AlarmSign } from '../../controllers/alarmCodes/index.ts';
 import { allStanding, type JobState } from '../fold/index.ts';
-import type { TripStepState } from '../entries/index.ts';
 
 /** A step with what came of it. */
 export interface RunStep {
   readonly step: TripStep;
-  readonly state: TripStepState | null;
+  readonly state: 'done' | 'fault' | null;
   readonly value: number | null;
   readonly word: string;
 }

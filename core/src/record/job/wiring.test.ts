@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import { typicalIds, typical } from '../../../testing/circuits.ts';
-import { entryProblem, type EntryBody } from '../entries/index.ts';
+import type { EntryBody } from '../entries/index.ts';
 import { fold } from '../fold/index.ts';
 import { forTheFinder, wiringOf } from './wiring.ts';
 import { foundMeaning } from './survey.ts';
@@ -175,68 +175,4 @@ describe('a mechanical control', () => {
   });
 
   test('with cut-in below cut-out it means nothing', () => expect(meaning(band(34, 36))).toBeUndefined());
-});
-
-describe('entries over the wire', () => {
-  test.each<[string, object]>([
-    ['a reading without a place', { kind: 'reading', circuit: 'plan', place: {}, value: 1 }],
-    [
-      'a reading with both',
-      {
-        kind: 'reading',
-        circuit: 'plan',
-        place: { state: 'off', from: 'a', to: 'b', through: 'c' },
-        value: 1,
-      },
-    ],
-    [
-      'minus volts',
-      { kind: 'reading', circuit: 'plan', place: { state: 'off', from: 'a', to: 'b' }, value: -1 },
-    ],
-    [
-      'a circuit nobody knows',
-      { kind: 'reading', circuit: 'mine', place: { state: 'off', through: 'M1' }, value: 1 },
-    ],
-    ['a power state nobody knows', { kind: 'power', state: 'half' }],
-    ['a part that is a list', { kind: 'foundPart', id: 'F1', part: [] }],
-    ['a part without an id', { kind: 'foundPart', id: '', part: null }],
-    ['a part as large as a book', { kind: 'foundPart', id: 'F1', part: { name: 'x'.repeat(3000) } }],
-    [
-      'a mark outside the picture',
-      {
-        kind: 'picture',
-        id: 'p',
-        caption: '',
-        width: 10,
-        height: 10,
-        points: [{ x: 2, y: 0, wire: null, text: '' }],
-      },
-    ],
-    ['a picture without a size', { kind: 'picture', id: 'p', caption: '', width: 0, height: 10, points: [] }],
-    ['a measure nobody asks', { kind: 'measure', measure: 'weight', value: 3 }],
-    ['a band in kelvin', { kind: 'mechanical', cutIn: { value: 3, unit: 'K' }, cutOut: null }],
-    ['a tick that is no yes or no', { kind: 'wired', wire: 'a-b', done: 'yes' }],
-  ])('%s is refused with a sentence', (_what, body) => {
-    expect(entryProblem(body)).toMatch(/^body\./);
-  });
-
-  test.each<[EntryBody]>([
-    [timer],
-    [{ kind: 'power', state: 'live' }],
-    [{ kind: 'reading', circuit: 'found', place: { state: 'dead', from: 'a', to: 'b' }, value: null }],
-    [{ kind: 'reading', circuit: 'plan', place: { state: 'off', through: 'M1' }, value: 0 }],
-    [{ kind: 'doubt', id: 'd', fact: { kind: 'neutral', wires: ['a', 'b'] } }],
-    [
-      {
-        kind: 'picture',
-        id: 'p',
-        caption: 'Panel',
-        width: 10,
-        height: 10,
-        points: [{ x: 0, y: 1, wire: null, text: '' }],
-      },
-    ],
-    [{ kind: 'unitLoad', id: 'l', load: { role: 'compressor', watts: 900 } }],
-    [{ kind: 'planWire', wire: 'a-b', colour: null, gauge: '14 AWG' }],
-  ])('%j is taken', (body) => expect(entryProblem(body)).toBeNull());
 });

@@ -17,9 +17,8 @@ import {
   type Wire,
 } from '../../wiring/circuit/index.ts';
 import type { DoubtFact } from '../../wiring/unsure/index.ts';
-import type { SiteMeasures } from '../../wiring/kit/index.ts';
-import type { EntryBody, MeasureId, WiredCircuit } from '../entries/index.ts';
-import { allStanding, standing, type Head, type JobState } from '../fold/index.ts';
+import type { MeasureId, SiteMeasures } from '../../wiring/kit/index.ts';
+import { allStanding, standing, type Body, type Head, type JobState } from '../fold/index.ts';
 
 /** A wire or part as found, with the id its entries go by. */
 export interface Traced<What> {
@@ -35,7 +34,10 @@ export interface JudgedReading {
 }
 
 /** A picture of the cabinet with its marks; the bytes lie elsewhere. */
-export type JobPicture = Extract<EntryBody, { kind: 'picture' }>;
+export type JobPicture = Body<'picture'>;
+
+/** The circuit a reading was taken on: as found, or as planned and wired. */
+type WiredCircuit = Body<'reading'>['circuit'];
 
 /** How the cabinet stands: since when it is locked out, since when it is live again; the later one holds. */
 export interface PowerLog {

@@ -17,5 +17,5 @@ export {
 export { endWords } from './endWords.ts';
 export { expectedLoad, type LoadKind } from './expected.ts';
 export { expectedAmps, HEATER_LESS, HEATER_MORE, type HeaterConnection, recogniseHeater } from './heater.ts';
-export { endsOf, readCircuit } from './readCircuit.ts';
+export { endsOf, partProblem, readCircuit, supplyProblem, wireProblem } from './readCircuit.ts';
 export { motorRoles } from './roles.ts';

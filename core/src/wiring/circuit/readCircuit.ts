@@ -42,14 +42,7 @@ function suppliesProblem(supplies: readonly Fields[]): FileProblem | null {
   let dc = false;
   for (const [i, supply] of supplies.entries()) {
     const path = `supplies[${i}]`;
-    const wrong =
-      object(path, supply) ??
-      name(`${path}.id`, supply['id'], ids) ??
-      finite(`${path}.volts`, supply['volts']) ??
-      (supply['degrees'] === undefined ? null : finite(`${path}.degrees`, supply['degrees'])) ??
-      (supply['kind'] === undefined || supply['kind'] === 'ac' || supply['kind'] === 'dc'
-        ? null
-        : fileProblem(`${path}.kind`, `expected "ac" or "dc", found ${show(supply['kind'])}`));
+    const wrong = object(path, supply) ?? supplyFieldsProblem(path, supply, ids);
     if (wrong) return wrong;
     if (supply['kind'] === 'dc') dc = true;
     else if (supply['volts'] !== 0) ac = true;
@@ -60,6 +53,17 @@ function suppliesProblem(supplies: readonly Fields[]): FileProblem | null {
         'AC and DC supplies in one circuit are not computed in version 1; expected one kind',
       )
     : null;
+}
+
+function supplyFieldsProblem(path: string, supply: Fields, ids: Set<string>): FileProblem | null {
+  return (
+    name(`${path}.id`, supply['id'], ids) ??
+    finite(`${path}.volts`, supply['volts']) ??
+    (supply['degrees'] === undefined ? null : finite(`${path}.degrees`, supply['degrees'])) ??
+    (supply['kind'] === undefined || supply['kind'] === 'ac' || supply['kind'] === 'dc'
+      ? null
+      : fileProblem(`${path}.kind`, `expected "ac" or "dc", found ${show(supply['kind'])}`))
+  );
 }
 
 const positive =
@@ -118,25 +122,60 @@ function partsProblem(parts: readonly Fields[], supplies: readonly Fields[]): Fi
     const path = `parts[${i}]`;
     const early = object(path, part) ?? name(`${path}.id`, part['id'], ids);
     if (early) return early;
-    const judge = judges.get(part['kind'] as PartKind);
-    if (!judge)
-      return fileProblem(
-        `${path}.kind`,
-        `expected one of ${[...judges.keys()].join(', ')}, found ${show(part['kind'])}`,
-      );
-    for (const rule of judge) {
-      const wrong = rule(path, part);
-      if (wrong) return wrong;
-    }
-    const terminals = terminalsOf(part as unknown as Part);
-    const twice = terminals.find((t, at) => terminals.indexOf(t) !== at);
-    if (twice !== undefined)
-      return fileProblem(
+    const wrong = partFieldsProblem(path, part);
+    if (wrong) return wrong;
+  }
+  return null;
+}
+
+/** What its kind asks of a part: its fields, its terminals each with a name of its own. */
+function partFieldsProblem(path: string, part: Fields): FileProblem | null {
+  const judge = judges.get(part['kind'] as PartKind);
+  if (!judge)
+    return fileProblem(
+      `${path}.kind`,
+      `expected one of ${[...judges.keys()].join(', ')}, found ${show(part['kind'])}`,
+    );
+  for (const rule of judge) {
+    const wrong = rule(path, part);
+    if (wrong) return wrong;
+  }
+  const terminals = terminalsOf(part as unknown as Part);
+  const twice = terminals.find((t, at) => terminals.indexOf(t) !== at);
+  return twice === undefined
+    ? null
+    : fileProblem(
         path,
         `${part['id'] as string} has two terminals called ${show(twice)}; expected names of their own`,
       );
-  }
-  return null;
+}
+
+/** What is wrong with one part by itself, as it is traced; null where nothing is. */
+export function partProblem(part: unknown): FileProblem | null {
+  return (
+    object('part', part) ??
+    name('part.id', (part as Fields)['id'], new Set()) ??
+    partFieldsProblem('part', part as Fields)
+  );
+}
+
+/** What is wrong with one supply conductor by itself. */
+export function supplyProblem(supply: unknown): FileProblem | null {
+  return object('supply', supply) ?? supplyFieldsProblem('supply', supply as Fields, new Set());
+}
+
+/** What is wrong with one wire by itself; whether its ends are there shows in the circuit. */
+export function wireProblem(wire: unknown): FileProblem | null {
+  const early = object('wire', wire);
+  if (early) return early;
+  const { from, to } = wire as Fields;
+  return (
+    text('wire.from', from) ??
+    text('wire.to', to) ??
+    (from === to
+      ? fileProblem('wire', `it begins and ends on ${from as string}; expected two different terminals`)
+      : null)
+  );
 }
 
 function ownersProblem(parts: readonly Fields[]): FileProblem | null {

@@ -17,6 +17,42 @@ export type DoubtFact =
       readonly among: readonly string[];
     };
 
+/** What is wrong with a doubt that somebody wrote down, in a sentence; null where nothing is. */
+export function doubtProblem(fact: unknown): string | null {
+  if (typeof fact !== 'object' || fact === null || Array.isArray(fact)) return 'expected a doubt';
+  const f = fact as Readonly<Record<string, unknown>>;
+  const word = (field: string) =>
+    typeof f[field] === 'string' && f[field] !== '' ? null : `${field}: expected a name`;
+  const words = (field: string, least: number, most: number) => {
+    const list = f[field];
+    return Array.isArray(list) &&
+      list.length >= least &&
+      list.length <= most &&
+      list.every((item) => typeof item === 'string' && item !== '')
+      ? null
+      : `${field}: expected ${least === most ? least : `${least} to ${most}`} names`;
+  };
+  switch (f['kind']) {
+    case 'neutral':
+      return words('wires', 2, 2);
+    case 'highLeg':
+      return words('supplies', 1, MAX_NAMES);
+    case 'commonFed':
+      return word('control') ?? word('contact');
+    case 'endsOn':
+      return (
+        word('wire') ??
+        (f['end'] === 'from' || f['end'] === 'to' ? null : 'end: expected from or to') ??
+        words('among', 2, MAX_NAMES)
+      );
+    default:
+      return 'kind: expected one of neutral, highLeg, commonFed, endsOn';
+  }
+}
+
+/** More ends or supplies than one doubt is about. */
+const MAX_NAMES = 24;
+
 /** One way a doubt may turn out, in words. */
 export interface DoubtOption {
   readonly id: string;

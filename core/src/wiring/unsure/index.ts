@@ -1,2 +1,2 @@
-export { type DoubtFact, doubtWords, usualDoubts } from './doubts.ts';
+export { type DoubtFact, doubtProblem, doubtWords, usualDoubts } from './doubts.ts';
 export { narrow, type Narrowed } from './possible.ts';

@@ -10,7 +10,7 @@ import {
 } from '@brine/core/foundation/refrigerants';
 import { quantity } from '@brine/core/foundation/quantities';
 import type { SettingValues } from '@brine/core/foundation/settings';
-import type { FactId } from '@brine/core/record/entries';
+import type { FactId } from '@brine/core/judgement/tools';
 import { shownCelsius, shownKelvin, typedKelvin, type ToolTable } from '@brine/core/judgement/tools';
 import FactField from '../../shared/job/FactField.vue';
 import { useJob } from '../../shared/job/useJob.ts';

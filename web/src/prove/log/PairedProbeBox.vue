@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue';
-import { switchingBand } from '@brine/core/judgement/checks';
+import { switchingBand } from '@brine/core/foundation/regulation';
 import {
   offsetIsEnough,
   onThePlate,

@@ -1,3 +1,5 @@
+import { LONGEST_NAME } from '@brine/contract/lengths';
+import { cutText } from '../../shared/ui/cutText.ts';
 import { ref, shallowRef } from 'vue';
 import {
   clockIso,
@@ -92,7 +94,7 @@ export function useLog(job: OpenJob) {
     problem.value = null;
     try {
       const id = newId();
-      const name = source.name.slice(0, 200);
+      const name = cutText(source.name, LONGEST_NAME);
       await onDevice.handOver({ id, job: job.id, name, layout: by, file: source });
       const { time, clock } = result.log;
       await job.write({

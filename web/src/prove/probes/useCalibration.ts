@@ -7,7 +7,7 @@ import {
   shownBeforeAndAfter,
 } from '@brine/core/judgement/calibration';
 import { resolutionOf, scaleOf } from '@brine/core/controllers/definitions';
-import { parseNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
+import { parseNumber, quantity, valueIn, difference } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 import type { OpenJob } from '../../shared/job/useJob.ts';
@@ -65,14 +65,18 @@ export function useCalibration(job: OpenJob) {
     if (!fitted.value || !chosen.value) return null;
     const step = resolutionOf(chosen.value.parameter.encoding, shown.value);
     return expandedUncertainty({
-      reference: (parseNumber(uncertainty.value.trim()) ?? 0) * (display.unit === 'degF' ? 5 / 9 : 1),
-      resolution: unitText.value === 'dF' ? step / 1.8 : step,
+      reference: difference(
+        parseNumber(uncertainty.value.trim()) ?? 0,
+        display.unit === 'degF' ? 'deltaF' : 'K',
+      ),
+      resolution: difference(step, unitText.value === 'dF' ? 'deltaF' : 'K'),
       residuals: fitted.value.offsetOnly.residuals,
       fitted: 1,
     });
   });
   const kelvinOf = (value: number) =>
-    (unitText.value === 'dF' ? value / 1.8 : value) * (chosen.value?.parameter.encoding.sign ?? 1);
+    difference(value, unitText.value === 'dF' ? 'deltaF' : 'K') *
+    (chosen.value?.parameter.encoding.sign ?? 1);
   /** The display at three true temperatures: a freezer's, ice, and a warm room. */
   const before = computed(() => {
     if (!proposal.value || points.value.length === 0) return [];

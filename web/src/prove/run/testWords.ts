@@ -5,6 +5,8 @@ import {
   printNumber,
   quantity,
   type TemperatureUnit,
+  difference,
+  valueIn,
 } from '@brine/core/foundation/quantities';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 
@@ -31,12 +33,12 @@ export function shownRange({ least, most, ...measure }: Measure, unit: Temperatu
 export function readValue(measure: Measure, text: string, unit: TemperatureUnit): number | null {
   if (measure.unit === 'K') {
     const kelvins = parseNumber(text.replace(/\s*(K|dF|°?[CF])$/i, ''));
-    return kelvins === null || unit === 'degC' ? kelvins : kelvins / 1.8;
+    return kelvins === null ? null : difference(kelvins, unit === 'degF' ? 'deltaF' : 'K');
   }
   if (measure.unit !== 'degC') return parseNumber(text.replace(/\s*(A|V|s|min|%)$/i, ''));
   const read = readTemperature(text, unit);
   if (!read.ok) return null;
-  return read.value.unit === 'degF' ? ((read.value.value - 32) * 5) / 9 : read.value.value;
+  return valueIn(read.value, 'degC');
 }
 
 export const resultWords = { passed: '✓ passed', failed: '✗ failed', skipped: '↷ skipped' } as const;

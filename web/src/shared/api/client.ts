@@ -1,3 +1,7 @@
+import { paths, type RouteName } from '@brine/contract/paths';
+import type { DeepReadonly, Sent } from '@brine/contract/fields';
+import type { Api, RouteContract } from '@brine/contract/routes';
+
 /** An error the server told of, or a server that did not answer. */
 export class ApiError extends Error {
   readonly code: string;
@@ -11,37 +15,85 @@ export class ApiError extends Error {
     this.problems = problems;
   }
 
-  /** True where sending again later may work: the server is away or busy. */
+  /** True where the server is away: nothing came back, or something in front of it says so. A fault of the server (500) is an answer. */
+  get isAway(): boolean {
+    return this.status === 0 || [502, 503, 504].includes(this.status);
+  }
+
+  /** True where sending the same again later may work. */
   get isTransient(): boolean {
-    return this.status === 0 || this.status >= 500;
+    return this.isAway || this.status >= 500;
   }
 }
 
-export interface CallOptions {
-  readonly body?: unknown;
-  readonly ticket?: string;
-}
+type Parts<Route> =
+  Route extends RouteContract<infer Params, infer Query, infer Body, infer Answer>
+    ? { readonly params: Params; readonly query: Query; readonly body: Body; readonly answer: Answer }
+    : never;
+type IsEmpty<T> = keyof T extends never ? true : false;
 
-/** Calls the API and returns its JSON. Throws an {@link ApiError} with a sentence a person can act on. */
-export async function call<Result>(
-  method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
-  path: string,
-  options: CallOptions = {},
-): Promise<Result> {
+/** What a route is asked with: its parameters and its body where it has them; of its query what differs from the usual. */
+export type Asked<Name extends RouteName> = (IsEmpty<Parts<Api[Name]>['params']> extends true
+  ? { readonly params?: never }
+  : { readonly params: DeepReadonly<Parts<Api[Name]>['params']> }) &
+  (IsEmpty<Parts<Api[Name]>['query']> extends true
+    ? { readonly query?: never }
+    : { readonly query?: DeepReadonly<Partial<Parts<Api[Name]>['query']>> }) &
+  (IsEmpty<Parts<Api[Name]>['body']> extends true
+    ? { readonly body?: never }
+    : { readonly body: Sent<Parts<Api[Name]>['body']> }) & {
+    /** The writing ticket, for routes that take one. */
+    readonly ticket?: string;
+  };
+
+/** What a route answers with. */
+export type Answered<Name extends RouteName> = DeepReadonly<Parts<Api[Name]>['answer']>;
+
+/** Asks a route of the contract. Throws an {@link ApiError} with a sentence a person can act on. */
+export async function request<Name extends RouteName>(
+  name: Name,
+  ...[input]: Record<never, never> extends Asked<Name> ? [input?: Asked<Name>] : [input: Asked<Name>]
+): Promise<Answered<Name>> {
+  const { method } = paths[name];
+  const asked = (input ?? {}) as {
+    readonly params?: Readonly<Record<string, string>>;
+    readonly query?: Readonly<Record<string, unknown>>;
+    readonly body?: unknown;
+    readonly ticket?: string;
+  };
+  // A change carries JSON even where there is nothing to say: a form of another site cannot.
+  const body = asked.body ?? (method === 'post' ? {} : undefined);
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
+    response = await fetch(addressOf(name, asked.params, asked.query), {
+      method: method.toUpperCase(),
       credentials: 'same-origin',
       headers: {
-        ...(options.body !== undefined && { 'content-type': 'application/json' }),
-        ...(options.ticket !== undefined && { 'x-brine-ticket': options.ticket }),
+        ...(body !== undefined && { 'content-type': 'application/json' }),
+        ...(asked.ticket !== undefined && { 'x-brine-ticket': asked.ticket }),
       },
-      ...(options.body !== undefined && { body: JSON.stringify(options.body) }),
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch {
     throw new ApiError('unreachable', 'The server does not answer', 0);
   }
+  return answerOf<Answered<Name>>(response);
+}
+
+/** The address of a route, for links and for what is no JSON. */
+export function addressOf(
+  name: RouteName,
+  params: Readonly<Record<string, string>> = {},
+  query: Readonly<Record<string, unknown>> = {},
+): string {
+  const path = paths[name].path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(params[key] ?? ''));
+  const asked = Object.entries(query).filter(([, value]) => value !== undefined && value !== null);
+  const search = new URLSearchParams(asked.map(([key, value]) => [key, String(value)])).toString();
+  return `/api${path}${search === '' ? '' : `?${search}`}`;
+}
+
+/** The JSON of an answer, or the error it tells of. */
+export async function answerOf<Result>(response: Response): Promise<Result> {
   const json = (await response.json().catch(() => null)) as {
     error?: { code: string; message: string; problems: ApiError['problems'] };
   } | null;

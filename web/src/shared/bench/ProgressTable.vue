@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { practiceKinds, type PracticeKind } from '@brine/core/practice/drills';
-import type { ProgressLine } from '../api/types.ts';
+import type { ProgressLine } from '@brine/contract/routes';
 import { useSession } from '../session/sessionStore.ts';
 import { drillWords } from './drillWords.ts';
 

@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue';
-import { call, messageOf, type ApiError } from '../api/client.ts';
-import type { ProgressLine } from '../api/types.ts';
+import { request, messageOf, type ApiError } from '../api/client.ts';
+import type { ProgressLine } from '@brine/contract/routes';
 import type { DrillResult } from './useDrill.ts';
 
 /** A finished drill that still has to reach the server. */
@@ -20,7 +20,7 @@ export function useProgress() {
   async function reload(): Promise<void> {
     try {
       await sendWaiting();
-      lines.value = (await call<{ progress: ProgressLine[] }>('GET', '/practice/progress')).progress;
+      lines.value = (await request('progress')).progress;
       problem.value = null;
     } catch (error) {
       const waiting = readWaiting().length;
@@ -41,7 +41,7 @@ export function useProgress() {
 export async function sendWaiting(): Promise<void> {
   for (const run of readWaiting()) {
     try {
-      await call('POST', '/practice/runs', { body: run });
+      await request('keepRun', { body: run });
     } catch (error) {
       if ((error as ApiError).isTransient !== false) throw error;
     }

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { FactId } from '@brine/core/record/entries';
+import { factWords, type FactId } from '@brine/core/judgement/tools';
 import { parseNumber, printFor, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../display/displayStore.ts';
 import { readTemperature } from '../display/readTemperature.ts';
 import { useDraft } from '../ui/useDraft.ts';
-import { factWords } from './factWords.ts';
 import { useJob } from './useJob.ts';
 
 /** One fact of a job, typed and kept; what cannot be it stays as typed, with a sentence. */

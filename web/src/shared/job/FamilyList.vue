@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import type { ControllerLine } from '../api/types.ts';
+import type { ControllerLine } from '@brine/contract/routes';
 
 /** The controller families of the library as links below a page; with `full` also what each is. On a phone a field to choose from. */
 const props = defineProps<{

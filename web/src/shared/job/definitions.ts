@@ -1,6 +1,6 @@
 import { shallowRef, triggerRef, type ShallowRef } from 'vue';
 import type { ControllerDefinition } from '@brine/core/controllers/definitions';
-import { call } from '../api/client.ts';
+import { request } from '../api/client.ts';
 
 const known: ShallowRef<Map<string, ControllerDefinition>> = shallowRef(new Map());
 const asked = new Set<string>();
@@ -17,7 +17,7 @@ export function definitionByHash(hash: string | undefined): ControllerDefinition
 async function load(hash: string): Promise<void> {
   asked.add(hash);
   try {
-    const { definition } = await call<{ definition: ControllerDefinition }>('GET', `/controllers/${hash}`);
+    const { definition } = await request('controller', { params: { hash } });
     known.value.set(hash, definition);
     triggerRef(known);
   } catch {

@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue';
-import { call, messageOf } from '../api/client.ts';
-import type { ControllerLine } from '../api/types.ts';
+import { request, messageOf } from '../api/client.ts';
+import type { ControllerLine } from '@brine/contract/routes';
 
 const controllers = shallowRef<readonly ControllerLine[]>([]);
 const problem = ref<string | null>(null);
@@ -13,7 +13,7 @@ export function useControllers() {
 
 async function reload(): Promise<void> {
   try {
-    controllers.value = (await call<{ controllers: ControllerLine[] }>('GET', '/controllers')).controllers;
+    controllers.value = (await request('controllers')).controllers;
     problem.value = null;
   } catch (error) {
     problem.value = controllers.value.length > 0 ? null : messageOf(error);

@@ -10,8 +10,8 @@ import {
   type Proving,
 } from '@brine/core/record/job';
 import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
-import { ApiError, call } from '../api/client.ts';
-import type { EntryPage, Job } from '../api/types.ts';
+import { ApiError, request } from '../api/client.ts';
+import type { Job } from '@brine/contract/routes';
 import { useDisplay } from '../display/displayStore.ts';
 import { useOutbox } from '../outbox/outboxStore.ts';
 import { useSession } from '../session/sessionStore.ts';
@@ -64,7 +64,7 @@ export function openJob(id: string) {
 
   async function loadJob(): Promise<void> {
     try {
-      job.value = (await call<{ job: Job }>('GET', `/jobs/${id}`)).job;
+      job.value = (await request('job', { params: { id } })).job;
       problem.value = null;
     } catch (error) {
       if (error instanceof ApiError && !error.isTransient) problem.value = error.message;
@@ -73,7 +73,7 @@ export function openJob(id: string) {
 
   async function loadEntries(): Promise<void> {
     for (let more = true; more;) {
-      const page = await call<EntryPage>('GET', `/jobs/${id}/entries?after=${seen.value}`);
+      const page = await request('entries', { params: { id }, query: { after: seen.value } });
       keep(page.entries);
       names.value = { ...names.value, ...page.names };
       seen.value = Math.max(seen.value, ...page.entries.map((e) => e.sequence));

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { SharedPage } from '@brine/core/record/handover';
-import { call, messageOf } from '../api/client.ts';
+import type { SharedPage } from '@brine/contract/routes';
+import { request, messageOf } from '../api/client.ts';
 
 /** What anybody with the link sees of a unit. */
 const props = defineProps<{ token: string }>();
 const page = ref<SharedPage | null>(null);
 const problem = ref('');
-call<{ page: SharedPage }>('GET', `/share/${encodeURIComponent(props.token)}`)
+request('sharedPage', { params: { token: props.token } })
   .then((answer) => (page.value = answer.page))
   .catch((error: unknown) => (problem.value = messageOf(error)));
 </script>

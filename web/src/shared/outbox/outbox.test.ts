@@ -117,6 +117,32 @@ describe('the outbox of this browser', () => {
     expect(server.posts).toBe(1);
   });
 
+  test('an entry over which the server stumbles holds up no other, and is put aside after three rounds', async () => {
+    for (const value of ['1', 'bad', '3', '4', '5']) await type(tess, value);
+    await type(lena, '6');
+    server.stumblesOver = (body) => (body as { value: string }).value === 'bad';
+    const first = await sendAll(storage);
+    expect(first.serverAway).toBe(false);
+    expect(values().sort()).toEqual(['1', '3', '4', '5', '6']);
+    expect(await storage.entries()).toMatchObject([{ state: 'waiting', tries: 1 }]);
+    await sendAll(storage);
+    await sendAll(storage);
+    expect(await storage.entries()).toMatchObject([{ state: 'refused', problem: 'Something went wrong' }]);
+    const { posts } = server;
+    await sendAll(storage);
+    expect(server.posts).toBe(posts);
+  });
+
+  test('a stumble of the moment passes: the entry goes in the next round', async () => {
+    await type(tess, '1');
+    server.stumblesOver = () => true;
+    await sendAll(storage);
+    server.stumblesOver = null;
+    await sendAll(storage);
+    expect(values()).toEqual(['1']);
+    expect(await storage.entries()).toEqual([]);
+  });
+
   test('more than one batch goes in one round', async () => {
     for (let i = 0; i < 230; i += 1) await type(tess, String(i));
     await sendAll(storage);

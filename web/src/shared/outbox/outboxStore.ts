@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
-import type { Person } from '../api/types.ts';
-import { call } from '../api/client.ts';
+import type { Person } from '@brine/contract/routes';
+import { request } from '../api/client.ts';
 import { sendAll } from './sender.ts';
+import { wholeText } from './wholeText.ts';
 import { openStorage, type OutboxStorage, type WaitingEntry } from './storage.ts';
 
 const FIRST_RETRY_MS = 1500;
@@ -59,7 +60,7 @@ export const useOutbox = defineStore('outbox', () => {
     adding.value += bodies.length;
     try {
       const store = await open();
-      for (const body of bodies) await store.add(author, job, seen, body, new Date());
+      for (const body of bodies) await store.add(author, job, seen, wholeText(body), new Date());
       await refresh();
     } finally {
       adding.value -= bodies.length;
@@ -113,7 +114,7 @@ export const useOutbox = defineStore('outbox', () => {
       if (ticket.author === signedIn.value || entries.value.some((w) => w.entry.author === ticket.author))
         continue;
       await store.dropTicket(ticket.author);
-      await call('DELETE', '/ticket', { ticket: ticket.ticket }).catch(() => undefined);
+      await request('endTicket', { ticket: ticket.ticket }).catch(() => undefined);
     }
   }
 
@@ -150,7 +151,17 @@ export const useOutbox = defineStore('outbox', () => {
   async function tryAgain(id: string): Promise<void> {
     const found = entries.value.find((w) => w.entry.id === id);
     if (!found) return;
-    await (await open()).update({ ...found, state: 'waiting', problem: null });
+    await (await open()).update({ ...found, state: 'waiting', problem: null, tries: 0 });
+    await refresh();
+    void send();
+  }
+
+  /** Sends a refused entry with another body; the server has not taken it, so it keeps its place. */
+  async function edit(id: string, body: EntryBody): Promise<void> {
+    const found = entries.value.find((w) => w.entry.id === id);
+    if (!found) return;
+    const entry = { ...found.entry, body: wholeText(body) };
+    await (await open()).update({ ...found, entry, state: 'waiting', problem: null, tries: 0 });
     await refresh();
     void send();
   }
@@ -176,6 +187,7 @@ export const useOutbox = defineStore('outbox', () => {
     signedOut,
     discard,
     tryAgain,
+    edit,
     onAccepted,
   };
 });

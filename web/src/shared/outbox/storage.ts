@@ -8,6 +8,8 @@ export interface WaitingEntry {
   readonly authorName: string;
   readonly state: 'waiting' | 'refused';
   readonly problem: string | null;
+  /** Rounds in which the server stumbled over it alone. */
+  readonly tries?: number;
 }
 
 /** What lets this device hand in an author's entries. */

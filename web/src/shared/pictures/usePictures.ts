@@ -1,5 +1,5 @@
 import { onScopeDispose, ref } from 'vue';
-import { ApiError, call } from '../api/client.ts';
+import { addressOf, ApiError, request } from '../api/client.ts';
 import { openPictures, type PictureStorage } from './pictureStorage.ts';
 import { shrink } from './shrink.ts';
 
@@ -29,7 +29,7 @@ export function usePictures(job: string) {
     for (const picture of (await kept.waiting()).filter((p) => p.job === job)) {
       try {
         const body = { id: picture.id, jpeg: await base64(picture.jpeg) };
-        await call('POST', `/jobs/${job}/pictures`, { body });
+        await request('keepPicture', { params: { id: job }, body });
         await kept.keep({ ...picture, sent: true });
         problem.value = null;
       } catch (error) {
@@ -47,7 +47,7 @@ export function usePictures(job: string) {
     const known = urls.get(id);
     if (known) return known;
     const kept = await (await store()).read(id);
-    const url = kept ? URL.createObjectURL(kept.jpeg) : `/api/jobs/${job}/pictures/${id}`;
+    const url = kept ? URL.createObjectURL(kept.jpeg) : addressOf('picture', { id: job, picture: id });
     urls.set(id, url);
     return url;
   }

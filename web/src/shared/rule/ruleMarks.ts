@@ -1,4 +1,5 @@
-import { alarmLimits, celsiusOf, switchingBand, type Finding } from '@brine/core/judgement/checks';
+import { type Finding } from '@brine/core/judgement/checks';
+import { alarmLimits, celsiusOf, switchingBand } from '@brine/core/foundation/regulation';
 import { goodsOf, type UnitDescription } from '@brine/core/foundation/unit';
 import { controlConfig } from '@brine/core/machines/box';
 import { quantity, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/foundation/quantities';

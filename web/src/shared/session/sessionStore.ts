@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { ApiError, call } from '../api/client.ts';
-import type { Company, Person } from '../api/types.ts';
+import { ApiError, request } from '../api/client.ts';
+import type { Company, Person } from '@brine/contract/routes';
 import { useOutbox } from '../outbox/outboxStore.ts';
 
 const KNOWN = 'brine-person';
@@ -18,7 +18,7 @@ export const useSession = defineStore('session', () => {
   /** Asks the server who is signed in. With the server away, the last known person stays. */
   async function restore(): Promise<void> {
     try {
-      const { person: found } = await call<{ person: Person }>('GET', '/me');
+      const { person: found } = await request('me');
       await become(
         found,
         (await outbox.hasTicket(found.id)) || found.role === 'viewer' ? null : await newTicket(),
@@ -31,7 +31,7 @@ export const useSession = defineStore('session', () => {
 
   async function signIn(login: string, password: string): Promise<void> {
     const device = await outbox.device();
-    const result = await call<{ person: Person; ticket: string | null }>('POST', '/sign-in', {
+    const result = await request('signIn', {
       body: { login, password, device },
     });
     await become(result.person, result.ticket);
@@ -43,14 +43,15 @@ export const useSession = defineStore('session', () => {
     taken: { login: string | null; name: string | null; password: string },
   ): Promise<void> {
     const device = await outbox.device();
-    const result = await call<{ person: Person; ticket: string | null }>('POST', `/links/${token}`, {
+    const result = await request('takeLink', {
+      params: { token },
       body: { ...taken, device },
     });
     await become(result.person, result.ticket);
   }
 
   async function signOut(): Promise<void> {
-    await call('POST', '/sign-out', { body: {} });
+    await request('signOut');
     localStorage.removeItem(KNOWN);
     person.value = null;
     company.value = null;
@@ -58,13 +59,11 @@ export const useSession = defineStore('session', () => {
   }
 
   async function loadCompany(): Promise<void> {
-    company.value = (await call<{ company: Company }>('GET', '/company')).company;
+    company.value = (await request('company')).company;
   }
 
   async function newTicket(): Promise<string | null> {
-    return (
-      await call<{ ticket: string | null }>('POST', '/me/ticket', { body: { device: await outbox.device() } })
-    ).ticket;
+    return (await request('renewTicket', { body: { device: await outbox.device() } })).ticket;
   }
 
   async function become(found: Person, ticket: string | null): Promise<void> {

@@ -1,9 +1,9 @@
 import { ref } from 'vue';
 import type { ApiError } from '../api/client.ts';
-import { call, messageOf } from '../api/client.ts';
+import { messageOf, request } from '../api/client.ts';
 
 /** Puts things into the archive or takes them back; the last step can be undone instead of asked for twice. */
-export function useArchive(path: string, reload: () => Promise<void>) {
+export function useArchive(kind: 'changeJob' | 'changeSite' | 'changeUnit', reload: () => Promise<void>) {
   const undo = ref<{ words: string; run: () => Promise<void> } | null>(null);
   const problem = ref<string | null>(null);
 
@@ -32,6 +32,6 @@ export function useArchive(path: string, reload: () => Promise<void>) {
   }
 
   const change = (id: string, version: number, archived: boolean) =>
-    call('PATCH', `${path}/${id}`, { body: { archived, version } });
+    request(kind, { params: { id }, body: { archived, version } });
   return { setArchived, undo, problem };
 }

@@ -1,8 +1,14 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue';
-import { call, messageOf } from '../api/client.ts';
+import { cutText } from './cutText.ts';
+import { messageOf, request, type Answered } from '../api/client.ts';
+
+/** Routes that answer with a list of their own name. */
+type Listed = 'jobs' | 'sites' | 'units';
+const LONGEST_SEARCH = 100;
 
 /** A list of the API with its search text and the archive switch; asked anew a moment after the last key. */
-export function useSearchList<Item>(path: string, field: string, first = '') {
+export function useSearchList<List extends Listed>(list: List, first = '') {
+  type Item = Answered<List>[List & keyof Answered<List>] extends readonly (infer One)[] ? One : never;
   const search = ref(first);
   const archived = ref(false);
   const items = shallowRef<readonly Item[]>([]);
@@ -14,13 +20,10 @@ export function useSearchList<Item>(path: string, field: string, first = '') {
   async function reload(): Promise<void> {
     const mine = (latest += 1);
     try {
-      const query = new URLSearchParams({
-        search: search.value.slice(0, 100),
-        archived: String(archived.value),
-      });
-      const answer = await call<Record<string, readonly Item[]>>('GET', `${path}?${query}`);
+      const query = { search: cutText(search.value, LONGEST_SEARCH), archived: archived.value };
+      const answer = (await request(list as 'jobs', { query })) as unknown as Record<List, readonly Item[]>;
       if (mine !== latest) return;
-      items.value = answer[field]!;
+      items.value = answer[list];
       problem.value = null;
     } catch (error) {
       if (mine === latest) problem.value = messageOf(error);

@@ -1,3 +1,4 @@
+import { median } from '../../../foundation/statistics/index.ts';
 /** What a probe on the air and one on the plate say of each other, from a log of both. K, °C. */
 export interface PairedOffset {
   /** Plate less air: half of the time it is less than `median`, in the middle half of the time between the quartiles. */
@@ -66,12 +67,6 @@ export function onThePlate(
     cutOut: band.cutOut + (atStop.plate - atStop.air),
     cutIn: band.cutIn + (atStart.plate - atStart.air),
   };
-}
-
-function median(list: readonly number[]): number {
-  const sorted = list.toSorted((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
 }
 
 /** Where a course turns, once it has gone back by {@link TURN}. */

@@ -1,5 +1,6 @@
+import { MAX_STARTS_PER_HOUR } from '../../../foundation/limits/index.ts';
 import { baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
-import { simulate, MOST_STARTS } from '../../../machines/simulation/index.ts';
+import { simulate } from '../../../machines/simulation/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { energyOf, unitScenario } from '../../tuning/index.ts';
 import {
@@ -50,7 +51,7 @@ export const batteryReport: ToolWork = (input, progress) => {
     }));
   const now = rows[0]!;
   const sound = rows.filter(
-    (r) => !r.bad && r.figures.startsPerHour <= MOST_STARTS && r.insulation === now.insulation,
+    (r) => !r.bad && r.figures.startsPerHour <= MAX_STARTS_PER_HOUR && r.insulation === now.insulation,
   );
   const best = sound.toSorted((a, b) => a.ampHours - b.ampHours)[0];
   const days = (ah: number) => {

@@ -1,5 +1,6 @@
+import { ICE_NOTICED_KG } from '../../../foundation/limits/index.ts';
 import { baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
-import { simulate, ICE_NOTICED } from '../../../machines/simulation/index.ts';
+import { simulate } from '../../../machines/simulation/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
 import {
@@ -38,7 +39,7 @@ export const frostReport: ToolWork = (input, progress) => {
   const done = tryAll(list, (t) => tryOne(input, t), progress);
   if (done === null || typeof done === 'string') return done;
   const rows = done.map((d, i) => ({ ...list[i]!, ...d }));
-  const clear = rows.filter((r) => r.iced <= ICE_NOTICED && !r.warm && r.takes);
+  const clear = rows.filter((r) => r.iced <= ICE_NOTICED_KG && !r.warm && r.takes);
   const best = clear.toSorted((a, b) => a.kWh - b.kWh)[0];
   const set = values['defrost.demandTemperatureDifference'];
   return {
@@ -74,12 +75,12 @@ export const frostReport: ToolWork = (input, progress) => {
           cells: [
             r.name,
             figure(r.perDay, ''),
-            r.iced <= ICE_NOTICED ? 'none' : figure(r.iced * 1000, 'g', 0),
+            r.iced <= ICE_NOTICED_KG ? 'none' : figure(r.iced * 1000, 'g', 0),
             shownCelsius(r.most, display),
             figure(r.kWh, 'kWh a day'),
           ],
           best: r === best,
-          off: r.iced > ICE_NOTICED || r.warm || !r.takes,
+          off: r.iced > ICE_NOTICED_KG || r.warm || !r.takes,
           ...(r.takes
             ? {
                 values: r.set,

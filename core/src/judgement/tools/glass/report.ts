@@ -1,12 +1,12 @@
-import { clockWords, baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
 import {
   AIR_HEAT,
-  boxOf,
-  doorFlow,
-  humidityRatio,
-  templates,
+  ICE_NOTICED_KG,
+  JOULES_PER_KWH,
+  SECONDS_PER_DAY,
   VAPORISATION,
-} from '../../../machines/box/index.ts';
+} from '../../../foundation/limits/index.ts';
+import { clockWords, baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
+import { boxOf, doorFlow, humidityRatio, templates } from '../../../machines/box/index.ts';
 import { doorOf, simulate, UnitRun, type Scenario, type Spread } from '../../../machines/simulation/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
@@ -25,8 +25,6 @@ import { dewPoint, glassSurface, heaterNeeded, sweatsFrom } from './sweat.ts';
 
 const triedCooling = [180, 240, 360, 480];
 const triedDefrost = [20, 30, 45];
-/** Ice that may stay after a defrost, kg. */
-const ICE_LEFT = 0.03;
 
 interface Trial {
   readonly cycle: PeriodCycle;
@@ -63,14 +61,14 @@ export const glassReport: ToolWork = (input, progress) => {
     (share) => progress(share * 0.8),
   );
   if (trials === null || typeof trials === 'string') return trials;
-  const holds = (t: Trial) => t.ice <= ICE_LEFT && goodsHold(t.product, base.storage);
+  const holds = (t: Trial) => t.ice <= ICE_NOTICED_KG && goodsHold(t.product, base.storage);
   const best = trials.filter(holds).toSorted((a, b) => a.share - b.share)[0];
   const rows = trials.map((t): ToolRow => ({
     id: `${t.cycle.cooling}:${t.cycle.defrost}`,
     cells: [
       `${t.cycle.cooling} + ${t.cycle.defrost} min`,
       `${figure(cyclesPerDay(t.cycle), '')}, every ${figure(cycleMinutes(t.cycle), 'min', 0)}`,
-      t.ice > ICE_LEFT ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
+      t.ice > ICE_NOTICED_KG ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
       c(t.product.max),
     ],
     best: t === best,
@@ -153,7 +151,7 @@ function doorWords({ unit }: ToolInput, room: number, relative: number): string 
   const flow = doorFlow(box.door, inside, outside, true);
   const isOpen = doorOf(unit.application as 'merchandiser', unit.doorUse ?? 'normal');
   let [openings, seconds] = [0, 0];
-  for (let second = 1; second < 86400; second += 1) {
+  for (let second = 1; second < SECONDS_PER_DAY; second += 1) {
     if (!isOpen(second)) continue;
     seconds += 1;
     if (!isOpen(second - 1)) openings += 1;
@@ -161,7 +159,7 @@ function doorWords({ unit }: ToolInput, room: number, relative: number): string 
   const heat =
     flow * seconds * (AIR_HEAT * (room - t.inside) + Math.max(0, outside[1] - inside[1]) * VAPORISATION);
   const water = flow * seconds * Math.max(0, outside[1] - inside[1]);
-  return `Doors: about ${figure(openings, 'openings', 0)} a day bring ${figure(heat / 3.6e6, 'kWh')} of heat and ${figure(water * 1000, 'g', 0)} of water, which the coil must take and the defrost give back.`;
+  return `Doors: about ${figure(openings, 'openings', 0)} a day bring ${figure(heat / JOULES_PER_KWH, 'kWh')} of heat and ${figure(water * 1000, 'g', 0)} of water, which the coil must take and the defrost give back.`;
 }
 
 /** What a set-back in the closed hours saves, where the control has one. */
@@ -176,7 +174,7 @@ function setbackWords({ definition, facts, values, unit, display }: ToolInput, s
     const total = scenario.warmUp + scenario.seconds;
     for (let t = 0; t < total; t += 1) {
       if (t === scenario.warmUp) one.beginCount();
-      const clockSecond = (t - scenario.warmUp + 86400 * 60) % 86400;
+      const clockSecond = (t - scenario.warmUp + SECONDS_PER_DAY * 60) % SECONDS_PER_DAY;
       if (setback && clockSecond === on) one.give([{ does: 'setbackOn' }]);
       if (setback && clockSecond === off) one.give([{ does: 'setbackOff' }]);
       one.second(t - scenario.warmUp);

@@ -1,4 +1,5 @@
-import { AIR_HEAT, humidityRatio, VAPORISATION, type BoxParameters } from '../../../machines/box/index.ts';
+import { AIR_HEAT, VAPORISATION } from '../../../foundation/limits/index.ts';
+import { humidityRatio, type BoxParameters } from '../../../machines/box/index.ts';
 
 /** Air to fins, W/(m²·K), by which the fins' area follows from the coil's conductance, and water that stays on them after the rest has dripped off, kg/m². From memory. */
 const FIN = 40;

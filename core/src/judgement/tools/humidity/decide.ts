@@ -1,3 +1,4 @@
+import { MILLISECONDS_PER_DAY } from '../../../foundation/limits/index.ts';
 /** How the coil looks when the fans stop. */
 export type CoilLook = 'wet' | 'dry';
 
@@ -35,7 +36,6 @@ export const DAYS_BETWEEN = 3;
 const FRESH_DAYS = 2;
 /** A step that gains less has nothing behind it, % of relative humidity (a hygrometer is no better). */
 const NO_GAIN = 1.5;
-const DAY = 86_400_000;
 
 /** Decides the next step of the run-on from readings and steps. Pure: the same course and moment, the same answer. */
 export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: string): HumidityDecision {
@@ -48,7 +48,7 @@ export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: 
     .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const step = steps.at(-1) ?? null;
   const last = readings.at(-1) ?? null;
-  const due = step ? Date.parse(step.at) + DAYS_BETWEEN * DAY : -Infinity;
+  const due = step ? Date.parse(step.at) + DAYS_BETWEEN * MILLISECONDS_PER_DAY : -Infinity;
   if (!last)
     return answer(
       'read',
@@ -61,7 +61,7 @@ export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: 
       null,
       new Date(due).toISOString(),
     );
-  if ((step && Date.parse(last.at) < due) || time - Date.parse(last.at) > FRESH_DAYS * DAY)
+  if ((step && Date.parse(last.at) < due) || time - Date.parse(last.at) > FRESH_DAYS * MILLISECONDS_PER_DAY)
     return answer(
       'read',
       step && Date.parse(last.at) < due

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../../foundation/limits/index.ts';
 import { UnitRun, type Scenario } from '../../../machines/simulation/index.ts';
 
 /** A day of a room: water from the drain, litres; stops of the compressor; fan hours; air °C. */
@@ -22,7 +23,7 @@ export function roomDay(scenario: Scenario): RoomDay {
     if (t >= scenario.warmUp && run.standing.drive.fan) fan += 1;
   }
   run.advance();
-  const days = scenario.seconds / 86400;
+  const days = scenario.seconds / SECONDS_PER_DAY;
   const { air } = run.count.figures(run.flows);
   return {
     drained: (run.flows.meltDrained - drainedBefore) / days,

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../../foundation/limits/index.ts';
 import { engineAtRest, tickEngine, type EngineConfig } from '../../../machines/engine/index.ts';
 import {
   boxOf,
@@ -46,7 +47,7 @@ export function engineRun(config: EngineConfig, choice: BoxChoice, doors: DoorUs
     drive.compressor = engine.action === 'cool';
     drive.airHeater = engine.action === 'heat';
     drive.fan = engine.engine;
-    drive.doorOpen = door((OPENS + second) % 86400);
+    drive.doorOpen = door((OPENS + second) % SECONDS_PER_DAY);
     stepBox(box, state, drive, 1, flows);
     if (engine.engine) running += 1;
     else still += 1;

@@ -1,5 +1,6 @@
+import { EPSILON } from '../../../foundation/limits/index.ts';
 import type { ControlConfig } from './config.ts';
-import { actingSetpoint, EPSILON } from './demand.ts';
+import { actingSetpoint } from './demand.ts';
 import type { Emit } from './event.ts';
 import { setStage2 } from './stage2.ts';
 import { alarmCauses, type AlarmCause } from '../../../foundation/settings/index.ts';

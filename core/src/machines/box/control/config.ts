@@ -1,8 +1,7 @@
+import type { Placement } from '../../../foundation/regulation/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { settingReader, type SettingReader } from './settingReader.ts';
 
-/** Where a band lies about its set point. */
-export type Placement = 'setpointIsCutOut' | 'setpointIsMiddle' | 'setpointIsCutIn';
 /** What an output does while its probe is failed. */
 export type OnFault = 'stop' | 'run' | 'dutyCycle';
 

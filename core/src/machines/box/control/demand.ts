@@ -1,25 +1,18 @@
-import type { ControlConfig, OnFault, Placement, StageConfig } from './config.ts';
+import { placeBand, shareToCutOut } from '../../../foundation/regulation/index.ts';
+import { EPSILON } from '../../../foundation/limits/index.ts';
+import type { ControlConfig, OnFault, StageConfig } from './config.ts';
 import type { ControlState } from './state.ts';
-
-/** Values typed in °F meet their limits within this (K). */
-export const EPSILON = 1e-6;
 
 /** The set point in force: with the set-back while it is on. */
 export const actingSetpoint = (config: ControlConfig, state: ControlState): number =>
   state.setbackOn ? state.setpoint + config.setback : state.setpoint;
-
-/** Share of the differential that lies on the far side of the set point: where a stage stops is the set point less that share. */
-const shareBelow = (placement: Placement): number =>
-  placement === 'setpointIsCutOut' ? 0 : placement === 'setpointIsCutIn' ? 1 : 0.5;
 
 /** Where a stage stops and starts, °C. */
 export function bandOf(
   stage: StageConfig,
   setpoint: number,
 ): { readonly cutOut: number; readonly cutIn: number } {
-  const up = stage.heat ? -stage.differential : stage.differential;
-  const cutOut = setpoint - shareBelow(stage.placement) * up;
-  return { cutOut, cutIn: cutOut + up };
+  return placeBand(setpoint, stage.differential, stage.placement, stage.heat);
 }
 
 /** A stage's demand: on at cut-in, off at cut-out, otherwise as it was. Without a differential on beyond the set point, off at it. */
@@ -28,7 +21,7 @@ export function demandOf(stage: StageConfig, setpoint: number, reading: number, 
   if (stage.differential === 0) return sign * (reading - setpoint) > EPSILON;
   // Beyond the set point in the direction of the call; no object is made, this runs every second.
   const beyond = sign * (reading - setpoint);
-  const out = -shareBelow(stage.placement) * stage.differential;
+  const out = -shareToCutOut(stage.placement) * stage.differential;
   if (beyond >= out + stage.differential - EPSILON) return true;
   if (beyond <= out + EPSILON) return false;
   return before;

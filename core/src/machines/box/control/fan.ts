@@ -1,5 +1,5 @@
+import { EPSILON } from '../../../foundation/limits/index.ts';
 import type { ControlConfig, FanConfig } from './config.ts';
-import { EPSILON } from './demand.ts';
 import type { Emit } from './event.ts';
 import type { ControlState } from './state.ts';
 

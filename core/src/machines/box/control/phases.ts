@@ -1,5 +1,5 @@
+import { EPSILON } from '../../../foundation/limits/index.ts';
 import type { ControlConfig } from './config.ts';
-import { EPSILON } from './demand.ts';
 import { defrostDue, restartCounts } from './defrostDue.ts';
 import type { Emit } from './event.ts';
 import { coldestCoil } from './readings.ts';

@@ -1,4 +1,11 @@
-import { AIR_HEAT, FUSION, ICE_HEAT, KELVIN, LEWIS, VAPORISATION } from './constants.ts';
+import {
+  AIR_HEAT,
+  FUSION,
+  ICE_HEAT,
+  LEWIS,
+  VAPORISATION,
+  ZERO_CELSIUS_K,
+} from '../../../foundation/limits/index.ts';
 import { doorFlow, type Doorway } from './infiltration.ts';
 import { saturatedRatio } from './moistAir.ts';
 
@@ -261,7 +268,7 @@ export function stepBox(p: BoxParameters, s: BoxState, d: BoxDrive, dt: number, 
   refrigerate(p, one, two);
   const cooling = flow1.cooling + flow2.cooling;
   const lift = cycle.condensing - cycle.evaporating;
-  const cop = (p.efficiency * (cycle.evaporating + KELVIN)) / (lift > 8 ? lift : 8);
+  const cop = (p.efficiency * (cycle.evaporating + ZERO_CELSIUS_K)) / (lift > 8 ? lift : 8);
   if (d.compressor)
     flows.compressorJoules += (Math.max(cooling, p.capacity * 0.25) / (cop > 0.8 ? cop : 0.8)) * dt;
   const toCoil = heaterHeat * (1 - p.heaterLeak) + (d.hotGas && d.compressor ? p.hotGasWatts * s.up : 0);

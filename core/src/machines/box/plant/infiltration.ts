@@ -1,4 +1,4 @@
-import { GRAVITY } from './constants.ts';
+import { GRAVITY } from '../../../foundation/limits/index.ts';
 import { airDensity } from './moistAir.ts';
 
 /** A doorway: width and height in metres, and how much of the ideal flow passes (strip curtains less). */

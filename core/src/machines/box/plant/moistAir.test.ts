@@ -1,6 +1,6 @@
+import { PRESSURE } from '../../../foundation/limits/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import * as loaded from 'psychrolib';
-import { PRESSURE } from './constants.ts';
 import {
   airDensity,
   humidityRatio,

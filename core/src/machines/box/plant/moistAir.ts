@@ -1,11 +1,11 @@
-import { GAS_CONSTANT, KELVIN, PRESSURE } from './constants.ts';
+import { GAS_CONSTANT, PRESSURE, ZERO_CELSIUS_K } from '../../../foundation/limits/index.ts';
 
 /**
  * Saturation pressure of water vapour, Pa, over ice below 0.01 °C and over water above; −100 to 200 °C. Hyland and Wexler 1983, as printed in the
  * ASHRAE Handbook, Fundamentals 2017, chapter 1, equations 5 and 6.
  */
 export function saturationPressure(celsius: number): number {
-  const t = celsius + KELVIN;
+  const t = celsius + ZERO_CELSIUS_K;
   const ln =
     celsius <= 0.01
       ? -5.6745359e3 / t +
@@ -38,7 +38,7 @@ export function relativeHumidity(celsius: number, ratio: number): number {
 
 /** Density of moist air, kg (dry air and vapour) a m³. */
 export function airDensity(celsius: number, ratio: number): number {
-  const volume = (GAS_CONSTANT * (celsius + KELVIN) * (1 + 1.607858 * ratio)) / PRESSURE;
+  const volume = (GAS_CONSTANT * (celsius + ZERO_CELSIUS_K) * (1 + 1.607858 * ratio)) / PRESSURE;
   return (1 + ratio) / volume;
 }
 

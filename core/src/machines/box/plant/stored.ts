@@ -1,4 +1,4 @@
-import { AIR_HEAT, FUSION, ICE_HEAT, VAPORISATION } from './constants.ts';
+import { AIR_HEAT, FUSION, ICE_HEAT, VAPORISATION } from '../../../foundation/limits/index.ts';
 import type { BoxParameters, BoxState } from './box.ts';
 
 /** Water in a box, kg: vapour, frost and held water. */

@@ -1,8 +1,7 @@
+import { EPSILON } from '../../../foundation/limits/index.ts';
 import type { Emit } from '../../box/index.ts';
 import type { CondenserConfig } from './condenserConfig.ts';
 import type { CondenserCause, CondenserInputs, CondenserState } from './condenserState.ts';
-
-const EPSILON = 1e-6;
 
 /** High and low condensing, overload, and a failed probe without a backup: each with its own delay. `resets` clears an overload by hand. */
 export function watchCondenser(

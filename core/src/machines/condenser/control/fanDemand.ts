@@ -1,8 +1,6 @@
+import { EPSILON } from '../../../foundation/limits/index.ts';
 import type { CondenserConfig } from './condenserConfig.ts';
 import type { CondenserState } from './condenserState.ts';
-
-/** Values typed in °F meet their limits within this, K. */
-const EPSILON = 1e-6;
 
 const clamp = (x: number, low: number, high: number) => Math.min(high, Math.max(low, x));
 

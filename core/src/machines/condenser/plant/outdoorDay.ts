@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../../foundation/limits/index.ts';
 /** Coldest and warmest of a day outdoors, °C. */
 export interface OutdoorDay {
   readonly low: number;
@@ -12,6 +13,8 @@ export function outdoorAt({ low, high }: OutdoorDay, secondOfDay: number): numbe
   const rising = secondOfDay >= COLDEST_AT && secondOfDay <= WARMEST_AT;
   const share = rising
     ? (secondOfDay - COLDEST_AT) / (WARMEST_AT - COLDEST_AT)
-    : 1 - ((secondOfDay - WARMEST_AT + 86400) % 86400) / (86400 - WARMEST_AT + COLDEST_AT);
+    : 1 -
+      ((secondOfDay - WARMEST_AT + SECONDS_PER_DAY) % SECONDS_PER_DAY) /
+        (SECONDS_PER_DAY - WARMEST_AT + COLDEST_AT);
   return low + ((high - low) * (1 - Math.cos(Math.PI * share))) / 2;
 }

@@ -1,4 +1,4 @@
-const KELVIN = 273.15;
+import { ZERO_CELSIUS_K } from '../../../foundation/limits/index.ts';
 /** Carnot share of a reciprocating or scroll machine at design (common practice: 0.4 to 0.55). */
 const EFFICIENCY = 0.45;
 const LEAST_LIFT_K = 8;
@@ -94,7 +94,7 @@ export function coolingAt(plant: CondenserPlant, condensing: number): number {
 /** Electric power of one compressor, W: cooling over a share of Carnot's COP. */
 export function powerAt(plant: CondenserPlant, condensing: number): number {
   const lift = Math.max(LEAST_LIFT_K, condensing - plant.evaporating);
-  return coolingAt(plant, condensing) / ((EFFICIENCY * (plant.evaporating + KELVIN)) / lift);
+  return coolingAt(plant, condensing) / ((EFFICIENCY * (plant.evaporating + ZERO_CELSIUS_K)) / lift);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../../foundation/limits/index.ts';
 import { condenserAtRest, type CondenserInputs } from '../control/condenserState.ts';
 import { fanSetpoint } from '../control/fanDemand.ts';
 import { tickCondenser } from '../control/tickCondenser.ts';
@@ -7,8 +8,6 @@ import { loadShare } from './load.ts';
 import { outdoorAt, type OutdoorDay } from './outdoorDay.ts';
 import { noFlows, restingCondenser, stepCondenser, type CondenserPlant } from './plant.ts';
 import { RunCount, type CondenserFigures } from './runFigures.ts';
-
-const DAY = 86400;
 
 /** A condenser's day to be run. Hours. */
 export interface CondenserRun {
@@ -60,7 +59,7 @@ export function runCondenser(
   const { config, plant } = run;
   const from = -Math.round(run.warmUpHours * 3600);
   const to = Math.round(run.hours * 3600);
-  const atStart = outdoorAt(run.outdoor, (from + 10 * DAY) % DAY);
+  const atStart = outdoorAt(run.outdoor, (from + 10 * SECONDS_PER_DAY) % SECONDS_PER_DAY);
   const state = restingCondenser(atStart);
   const fans = condenserAtRest(config);
   const count = new RunCount(plant);
@@ -84,7 +83,7 @@ export function runCondenser(
   const within = (span: readonly [number, number] | undefined) =>
     span !== undefined && now >= span[0] * 3600 && now < span[1] * 3600;
   for (; now < to; now += 1) {
-    const ofDay = (((now % DAY) + DAY) % DAY) | 0;
+    const ofDay = (((now % SECONDS_PER_DAY) + SECONDS_PER_DAY) % SECONDS_PER_DAY) | 0;
     if (now === 0) {
       flows = noFlows();
       count.begin(fans, state);

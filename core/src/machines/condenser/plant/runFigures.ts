@@ -1,3 +1,4 @@
+import { JOULES_PER_KWH } from '../../../foundation/limits/index.ts';
 import type { CondenserState } from '../control/condenserState.ts';
 import type { CondenserFlows, CondenserPlant, CondenserPlantState } from './plant.ts';
 
@@ -23,7 +24,6 @@ export interface CondenserFigures {
   readonly compressorStarts: number;
 }
 
-const JOULES_PER_KWH = 3.6e6;
 /** A start from a cold condenser is below it for a moment, and the valve is full of gas anyway, s. */
 const FILLING = 180;
 /** A turn of the output smaller than this is following, not hunting. */

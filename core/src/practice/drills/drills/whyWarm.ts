@@ -1,8 +1,9 @@
+import { SECONDS_PER_DAY } from '../../../foundation/limits/index.ts';
 import { panelAtRest, type Machine, type PanelState } from '../../../controllers/panel/index.ts';
 import { controlConfig } from '../../../machines/box/index.ts';
 import { encode } from '../../../controllers/translate/index.ts';
 import { settingsOfCodes, type CodeValue } from '../../../controllers/definitions/index.ts';
-import { quantity } from '../../../foundation/quantities/index.ts';
+import { quantity, difference, differenceIn } from '../../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import type { Fault, FaultKind } from '../../../machines/simulation/index.ts';
 import type { Chance } from '../drill.ts';
@@ -24,7 +25,7 @@ export interface WarmCause {
 const warmer = (values: SettingValues, kelvins: number): SettingValues => {
   const point = values['regulation.setpoint'];
   if (typeof point !== 'object' || !('unit' in point)) return {};
-  const by = point.unit === 'degF' ? kelvins * 1.8 : kelvins;
+  const by = differenceIn(difference(kelvins, 'K'), point.unit === 'degF' ? 'deltaF' : 'K');
   return { 'regulation.setpoint': quantity(Math.round(point.value + by), point.unit) };
 };
 
@@ -121,7 +122,7 @@ export function makeWarm(
   if (!memory) return null;
   if (cause.standby && !machine.panel.deeds?.some((deed) => deed.does === 'standbyOn')) return null;
   const faults: readonly Fault[] = cause.fault
-    ? [{ kind: cause.fault, from: 0, to: 90 * 86400, amount: cause.amount ?? null }]
+    ? [{ kind: cause.fault, from: 0, to: 90 * SECONDS_PER_DAY, amount: cause.amount ?? null }]
     : [];
   const begun: PanelState = { ...sound, memory, deeds: [] };
   // The box is the one that fits the sound settings, whatever was changed.

@@ -1,0 +1,14 @@
+import { whole } from '../fields/index.ts';
+import { entry, type BodyOf } from './entry.ts';
+
+/** More rows or columns than any coil face is noted in. */
+const MAX_CELLS = 40;
+
+/** Frost on one place of the coil’s face, 0 none to 3 thick; null takes it back. */
+export const frostNote = entry('frostNote', {
+  row: whole(1, MAX_CELLS),
+  column: whole(1, MAX_CELLS),
+  level: whole(0, 3).nullable(),
+});
+
+export type FrostNote = BodyOf<typeof frostNote>;

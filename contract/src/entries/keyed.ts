@@ -1,0 +1,18 @@
+import { code, oneOf, text, anyText, LONGEST_CODE, LONGEST_TEXT } from '../fields/index.ts';
+import { entry, type BodyOf } from './entry.ts';
+import { codeValue } from './shared/codeValue.ts';
+
+/** What became of a code at the cabinet: keyed in, shown otherwise, skipped; null opens it again. */
+export const keyed = entry('keyed', {
+  code: code(),
+  state: oneOf(['keyed', 'showsElse', 'skipped']).nullable(),
+  value: codeValue,
+  shown: text(LONGEST_CODE)
+    .optional()
+    .when('state', ([state], field) =>
+      state === 'showsElse' ? field.required('expected what it shows') : field,
+    ),
+  why: anyText(LONGEST_TEXT).optional(),
+});
+
+export type Keyed = BodyOf<typeof keyed>;

@@ -1,0 +1,10 @@
+/** Longest text one entry may carry, in characters. */
+export const LONGEST_TEXT = 2000;
+/** Longest code of a menu or an alarm. */
+export const LONGEST_CODE = 40;
+/** Longest id, name of a part or a wire. */
+export const LONGEST_ID = 120;
+/** Longest name of a person, site, unit, file. */
+export const LONGEST_NAME = 200;
+/** Largest whole number that the database keeps in an integer column. */
+export const MAX_INTEGER = 2_147_483_647;

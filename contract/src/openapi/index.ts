@@ -1,0 +1,2 @@
+export { jsonSchemaOf } from './jsonSchema.ts';
+export { openApiDocument } from './openApiDocument.ts';

@@ -1,0 +1,2 @@
+export { paths, type RouteName } from './paths.ts';
+export { tableNames, type TableName } from './tables.ts';

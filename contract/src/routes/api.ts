@@ -1,0 +1,37 @@
+import type { RouteName } from '../paths/index.ts';
+import { authRoutes } from './auth.ts';
+import { companyRoutes } from './company.ts';
+import { controllerRoutes } from './controllers.ts';
+import { exportRoutes } from './exports.ts';
+import { jobRoutes } from './jobs.ts';
+import { logRoutes } from './logs.ts';
+import { meaningRoutes } from './meanings.ts';
+import { peopleRoutes } from './people.ts';
+import { pictureRoutes } from './pictures.ts';
+import { practiceRoutes } from './practice.ts';
+import { reviewRoutes } from './reviews.ts';
+import { shareRoutes } from './shares.ts';
+import { sheetRoutes } from './sheets.ts';
+import { siteRoutes } from './sites.ts';
+import { unitRoutes } from './units.ts';
+
+/** Every route of the API by its name, health and the OpenAPI document apart. */
+export const api = {
+  ...authRoutes,
+  ...peopleRoutes,
+  ...companyRoutes,
+  ...siteRoutes,
+  ...unitRoutes,
+  ...jobRoutes,
+  ...controllerRoutes,
+  ...meaningRoutes,
+  ...pictureRoutes,
+  ...practiceRoutes,
+  ...reviewRoutes,
+  ...sheetRoutes,
+  ...logRoutes,
+  ...shareRoutes,
+  ...exportRoutes,
+} as const satisfies Readonly<Record<RouteName, unknown>>;
+
+export type Api = typeof api;

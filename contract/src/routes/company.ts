@@ -1,0 +1,53 @@
+import { mixed, object, string, type InferType } from 'yup';
+import { schools, type SchoolId, type Sides } from '@brine/core/foundation/unit';
+import { name, version, type DeepReadonly } from '../fields/index.ts';
+import { paths } from '../paths/index.ts';
+import { contract } from './route.ts';
+import { count, said } from './views.ts';
+
+const sides = object(
+  Object.fromEntries(
+    (Object.keys(schools) as SchoolId[]).map((id) => {
+      const known = Object.keys(schools[id].sides);
+      return [
+        id,
+        string()
+          .optional()
+          .oneOf(known, `${id}: expected one of ${known.join(', ')}`),
+      ];
+    }),
+  ),
+);
+const displayUnit = () =>
+  string<'celsius' | 'fahrenheit'>().oneOf(
+    ['celsius', 'fahrenheit'],
+    'displayUnit: expected celsius or fahrenheit',
+  );
+const company = object({
+  name: said(),
+  schools: mixed<Sides>().required(),
+  displayUnit: displayUnit().required(),
+  version: count(),
+});
+export type Company = DeepReadonly<InferType<typeof company>>;
+
+export const companyRoutes = {
+  company: contract({
+    ...paths.company,
+    summary: 'The company and its preferences',
+    access: 'viewer',
+    answer: object({ company: company.required() }),
+  }),
+  changeCompany: contract({
+    ...paths.changeCompany,
+    summary: 'Changes name, usual unit or preferences',
+    access: 'lead',
+    body: object({
+      name: name('Name').optional(),
+      schools: sides.optional().default(undefined),
+      displayUnit: displayUnit().optional(),
+      version: version(),
+    }),
+    answer: object({ company: company.required() }),
+  }),
+};

@@ -1,0 +1,65 @@
+import { mixed, object, string, type InferType } from 'yup';
+import type { AlarmCode } from '@brine/core/controllers/definitions';
+import { idParams, type DeepReadonly } from '../fields/index.ts';
+import { paths } from '../paths/index.ts';
+import { contract } from './route.ts';
+import { flag, list, said } from './views.ts';
+
+const share = object({ token: said() });
+
+/** What anybody with the link sees of a unit: settings, alarm codes, what to watch, next dates. No pictures, no people, no access codes. */
+const sharedPage = object({
+  unit: said(),
+  site: said(),
+  company: said(),
+  control: said(),
+  date: said(),
+  groups: list(
+    object({
+      title: said(),
+      lines: list(object({ code: said(), meaning: said(), value: said(), found: said(), remark: said() })),
+    }),
+  ),
+  builtIn: list(said()),
+  watch: list(said()),
+  lost: list(said()),
+  alarms: list(mixed<AlarmCode>().required()),
+  next: list(object({ due: said(), what: said() })),
+});
+export type SharedPage = DeepReadonly<InferType<typeof sharedPage>>;
+
+export const shareRoutes = {
+  share: contract({
+    ...paths.share,
+    summary: 'The open link to the read-only page of a unit, if there is one',
+    access: 'viewer',
+    params: idParams,
+    answer: object({ share: share.nullable().defined() }),
+  }),
+  makeShare: contract({
+    ...paths.makeShare,
+    summary: 'Makes the link to the read-only page of a unit, or gives the open one',
+    access: 'technician',
+    status: 201,
+    params: idParams,
+    answer: object({ share: share.required() }),
+  }),
+  revokeShare: contract({
+    ...paths.revokeShare,
+    summary: 'Revokes the link of a unit',
+    access: 'technician',
+    params: idParams,
+    answer: object({ revoked: flag() }),
+  }),
+  sharedPage: contract({
+    ...paths.sharedPage,
+    summary: 'The read-only page of a unit: no people, pictures or access codes',
+    access: 'public',
+    params: object({
+      token: string()
+        .required('token: expected the secret of a link')
+        .max(40, 'token: expected at most 40 characters'),
+    }),
+    answer: object({ page: sharedPage.required() }),
+  }),
+};

@@ -1,0 +1,50 @@
+import { boolean, object } from 'yup';
+import { freeText, idParams, listQuery, name, version } from '../fields/index.ts';
+import { paths } from '../paths/index.ts';
+import { contract } from './route.ts';
+import { list, site } from './views.ts';
+
+const answersSite = object({ site: site.required() });
+
+export const siteRoutes = {
+  sites: contract({
+    ...paths.sites,
+    summary: 'Sites by name or place',
+    access: 'viewer',
+    query: listQuery,
+    answer: object({ sites: list(site) }),
+  }),
+  site: contract({
+    ...paths.site,
+    summary: 'One site',
+    access: 'viewer',
+    params: idParams,
+    answer: answersSite,
+  }),
+  createSite: contract({
+    ...paths.createSite,
+    summary: 'A new site',
+    access: 'technician',
+    status: 201,
+    body: object({
+      name: name('Name'),
+      place: freeText('Place', 300).default(''),
+      note: freeText('Note', 2000).default(''),
+    }),
+    answer: answersSite,
+  }),
+  changeSite: contract({
+    ...paths.changeSite,
+    summary: 'Changes or archives a site',
+    access: 'technician',
+    params: idParams,
+    body: object({
+      name: name('Name').optional(),
+      place: freeText('Place', 300).optional(),
+      note: freeText('Note', 2000).optional(),
+      archived: boolean().optional(),
+      version: version(),
+    }),
+    answer: answersSite,
+  }),
+};

@@ -1,0 +1,120 @@
+import {
+  array,
+  boolean,
+  mixed,
+  number,
+  object,
+  string,
+  type AnyObject,
+  type InferType,
+  type ISchema,
+} from 'yup';
+import type { EntryBody, PinnedDefinition } from '../entries/index.ts';
+import type { DeepReadonly } from '../fields/index.ts';
+
+// What the server answers with: shapes shared by several routes. Answers are checked in the tests, not at run time.
+
+export const roles = ['viewer', 'technician', 'lead'] as const;
+export type Role = (typeof roles)[number];
+
+/** A text that is always there, perhaps empty. */
+export const said = () => string().defined();
+export const count = () => number().required();
+export const flag = () => boolean().required();
+export const list = <Item>(item: ISchema<Item, AnyObject>) => array<AnyObject, Item>(item).required();
+
+/** The signed-in person, as the page may know it. */
+export const person = object({
+  id: said(),
+  name: said(),
+  login: said(),
+  role: string<Role>().oneOf(roles).required(),
+  demo: flag(),
+});
+export type Person = DeepReadonly<InferType<typeof person>>;
+
+/** A person as leads see them. */
+export const personLine = person.shape({ disabled: flag(), invited: flag(), version: count() });
+export type PersonLine = DeepReadonly<InferType<typeof personLine>>;
+
+/** A one-time link: the secret stands only here, once. */
+export const oneTimeLink = object({ token: said(), expiresAt: said() });
+export type OneTimeLink = DeepReadonly<InferType<typeof oneTimeLink>>;
+
+export const site = object({
+  id: said(),
+  name: said(),
+  place: said(),
+  note: said(),
+  archived: flag(),
+  version: count(),
+});
+export type Site = DeepReadonly<InferType<typeof site>>;
+
+/** A unit with the name of its site. */
+export const unit = object({
+  id: said(),
+  siteId: said(),
+  siteName: said(),
+  name: said(),
+  tag: said(),
+  plate: said(),
+  archived: flag(),
+  version: count(),
+});
+export type Unit = DeepReadonly<InferType<typeof unit>>;
+
+export const job = object({
+  id: said(),
+  title: said(),
+  unit: unit.required(),
+  createdAt: said(),
+  createdBy: said(),
+  lastSequence: count(),
+  archived: flag(),
+  version: count(),
+});
+export type Job = DeepReadonly<InferType<typeof job>>;
+
+/** An entry the server has accepted: it has its place in the job. `foreign` where it was imported. */
+export const acceptedEntry = object({
+  id: said(),
+  job: said(),
+  sequence: count(),
+  device: said(),
+  deviceSequence: count(),
+  deviceTime: said(),
+  seen: count(),
+  author: said(),
+  body: mixed<EntryBody>().required(),
+  receivedAt: said(),
+  foreign: object({ author: said(), receivedAt: said() }).optional().default(undefined),
+});
+
+/** Entries of a job after a sequence, with the names of their authors, and whether there are more. */
+export const entryPage = object({
+  entries: list(acceptedEntry),
+  names: mixed<Readonly<Record<string, string>>>().required(),
+  more: flag(),
+});
+export type EntryPage = DeepReadonly<InferType<typeof entryPage>>;
+
+export const pin = object({ id: said(), family: said(), version: said(), hash: said() });
+
+/** A family in the library: what a list shows and what an entry pins. */
+export const controllerLine = pin.shape({ summary: said(), parameters: count(), newest: flag() });
+export type ControllerLine = DeepReadonly<InferType<typeof controllerLine>>;
+export type { PinnedDefinition };
+
+/** What a page is told of a log. */
+export const log = object({
+  id: said(),
+  name: said(),
+  columns: list(said()),
+  samples: count(),
+  createdAt: said(),
+});
+export type LogView = DeepReadonly<InferType<typeof log>>;
+
+/** The answer to what only has to be done. */
+export const done = object({ done: flag() });

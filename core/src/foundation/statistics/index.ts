@@ -1,0 +1,2 @@
+export { median, middleMean, quantile, spreadOf } from './statistics.ts';
+export { straightLine } from './straightLine.ts';

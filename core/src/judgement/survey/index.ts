@@ -1,0 +1,1 @@
+export { findQuestion, type Question, type QuestionId, questionsFor, schoolQuestions } from './questions.ts';

@@ -1,0 +1,9 @@
+import type { Fact } from '@brine/contract/entries';
+import { factWords } from '../../judgement/tools/index.ts';
+import type { KindOfEntry } from './kind.ts';
+
+export const fact: KindOfEntry<Fact> = {
+  key: (body) => `fact:${body.fact}`,
+  about: (body) => factWords[body.fact].label,
+  says: (body) => (body.value === null ? 'as usual' : `${body.value} ${factWords[body.fact].unit}`.trim()),
+};

@@ -1,0 +1,2 @@
+export type { CodeNames } from './kind.ts';
+export { aboutEntry, describeEntry, registerOf, saidByEntry } from './kinds.ts';

@@ -1,0 +1,35 @@
+import type { Access } from '@brine/contract/routes';
+import type { Caller, Services, SignedIn } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
+import { authorOfTicket, personOfSession, type Author } from './auth.service.ts';
+
+/** Who was let in: a person by a session, an author by a ticket, or neither on a public route. */
+export interface Admitted {
+  readonly caller: Caller;
+  readonly person: SignedIn | null;
+  readonly author: Author | null;
+}
+
+const rank = { viewer: 0, technician: 1, lead: 2 } as const;
+
+/** The one place where access is checked: every route states who may call it. Nothing of the body is read before. */
+export async function admitted(
+  access: Access,
+  services: Services,
+  caller: Caller,
+  ticket: string | null,
+): Promise<Admitted> {
+  if (access === 'public') return { caller, person: null, author: null };
+  if (access === 'ticket') {
+    if (ticket === null) throw new AppError('notSignedIn', 'x-brine-ticket: expected a ticket');
+    const author = await services.database.transaction((repositories) =>
+      authorOfTicket(repositories, ticket, caller, services.now()),
+    );
+    return { caller, person: null, author };
+  }
+  const person = await personOfSession(services, caller);
+  if (!person) throw new AppError('notSignedIn', 'Sign in first');
+  if (rank[person.role] < rank[access])
+    throw new AppError('forbidden', `This needs a ${access}; you are signed in as ${person.role}`);
+  return { caller, person, author: null };
+}
