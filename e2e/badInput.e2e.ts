@@ -37,7 +37,7 @@ export const badInput: EndToEndTest = {
         await upload(page, file, folder, 'empty.csv', '');
         await seeText(page, 'empty.csv: This cannot be read: the file is empty');
         await upload(page, file, folder, 'photo.csv', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2]));
-        await seeText(page, 'photo.csv: This cannot be read: this is no text file');
+        await seeText(page, 'photo.csv: This cannot be read: this is not a text file');
         await upload(page, file, folder, 'log.csv', `code,value\n${'Cp,240\n'.repeat(10_000)}`);
         await seeText(page, '10000 rows; expected at most 5000');
         await upload(page, file, folder, 'headless.csv', 'Cp,240\nhY,3\n');
@@ -55,7 +55,7 @@ export const badInput: EndToEndTest = {
           'what was typed stays',
         );
         await fill(page, '[data-found="Cp"] input', 'four hours');
-        await seeText(page, '“four hours” is no number; expected 30 to 1440 min in steps of 10');
+        await seeText(page, '“four hours” is not a number; expected 30 to 1440 min in steps of 10');
 
         await answerFreezer(page);
         await fill(page, '#question-ambient-field', '5K');

@@ -10,7 +10,7 @@ const textOf = (page: Page, selector: string) =>
 
 /** From the old control's values to the new one's: read by strokes, compared row by row, decided. */
 export const compare: EndToEndTest = {
-  name: 'the old control is read by key strokes; beside the new one every code is taken from plan, old control, preset or default; losses come first; undecided codes are not keyed in',
+  name: 'the old control is read by keystrokes; beside the new one every code is taken from plan, old control, preset or default; losses come first; undecided codes are not keyed in',
   run: () =>
     onStage(async ({ server, browser }) => {
       const page = await newPage(browser);
@@ -56,7 +56,7 @@ export const compare: EndToEndTest = {
         byTest('compare'),
         (node) => (node.firstElementChild as HTMLElement).innerText,
       );
-      expectHolds(first, 'protects compressor or goods, and is lost', 'what stands first');
+      expectHolds(first, 'protects compressor or product, and is lost', 'what stands first');
       await page.goto(`${server.base}/jobs/${id}/program/cabinet`, { waitUntil: 'networkidle0' });
       await page.waitForSelector(byTest('grave-losses'));
 

@@ -45,7 +45,7 @@ export const forecast: EndToEndTest = {
       await page.goto(`${server.base}/jobs/${id}/program/forecast`, { waitUntil: 'networkidle0' });
       const before = await settledFigures(page);
       expectHolds(before, 'As found', 'the old settings beside');
-      expectHolds(before, 'As set', 'the plan');
+      expectHolds(before, 'In the unit', 'the plan');
       await seeText(page, 'of ice grow over the run');
 
       // The cursor by keys: every lane is read.

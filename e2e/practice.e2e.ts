@@ -26,7 +26,7 @@ async function finish(page: Page): Promise<string> {
 
 /** The practice panel: drills done with the keyboard, strokes from the planner. */
 export const practice: EndToEndTest = {
-  name: 'practice: drills on working panels are done with the keys, marked right by what stands at the end, replayed, and kept per person; a wrong one is said',
+  name: 'practice: drills on working panels are done with the keys, marked right by what is stored at the end, replayed, and kept per person; a wrong one is said',
   run: () =>
     onStage(async ({ server, browser }) => {
       const page = await newPage(browser);

@@ -15,7 +15,7 @@ const plain = {
 
 /** A delivery van from the first look to the load's hand-over, by touch, on a phone. */
 export const trip: EndToEndTest = {
-  name: 'a trip by touch at 390 × 800: pre-trip list, run mode, pre-cool time, loading, door stop, readings against the goods, an alarm written down, hour meter, delivery',
+  name: 'a trip by touch at 390 × 800: pre-trip list, run mode, pre-cool time, loading, door stop, readings against the product, an alarm written down, hour meter, delivery',
   run: () =>
     onStage(async ({ server, browser }) => {
       const page = await newPage(browser, 'phone');

@@ -33,7 +33,7 @@ export const tuning: EndToEndTest = {
       await click(page, byTest('tune-run'));
       await page.waitForSelector(byTest('advised'), { timeout: 120_000 });
       const advised = await textOf(page, byTest('advised'));
-      expectHolds(advised, 'min a day in defrost and drain', 'the reason with its figure');
+      expectHolds(advised, 'min a day in defrost and drip time', 'the reason with its figure');
       await click(page, byTest('take'));
       await allSaved(page);
       await page.goto(`${server.base}/jobs/${id}/program/plan`, { waitUntil: 'networkidle0' });

@@ -171,7 +171,7 @@ export const wholeJob: EndToEndTest = {
         'Set by Tess Marram',
         'melt',
         '60 °F',
-        'Coil temperature that ends defrost',
+        'Termination temperature of the defrost',
         'planned 5 min',
         'not set',
         'no reference at hand',

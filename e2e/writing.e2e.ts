@@ -72,8 +72,8 @@ export const writing: EndToEndTest = {
 
       // A table with a merged and a missing cell: shown for mending, nothing dropped.
       const broken = booklet
-        .replace('c0\tMinimum off time of compressor\t0\t15\tmin\t3', 'c0\tMinimum off time of compressor\t3')
-        .replace('d6\tDripping time', 'd6 Dripping time');
+        .replace('H20\tMinimum off time of compressor\t0\t15\tmin\t3', 'H20\tMinimum off time of compressor\t3')
+        .replace('E36\tDripping time', 'd6 Dripping time');
       await pasteTable(page, broken);
       await seeText(page, '60 rows');
       expectHolds(await textOf(page, 'row-count'), '2 to be put right', 'the broken rows');
@@ -81,14 +81,14 @@ export const writing: EndToEndTest = {
       await fill(page, byTest('family-name'), 'Peat 6');
       expectHolds(await textOf(page, 'in-the-way'), 'c0: expected a range', 'what is in the way of saving');
       await goTo(page, 'Table');
-      await page.waitForSelector('[data-row="c0"] [data-test="mend"]');
+      await page.waitForSelector('[data-row="H20"] [data-test="mend"]');
       for (const [label, value] of [
         ['Least', '0'],
         ['Greatest', '15'],
         ['Factory', '3'],
         ['Unit', 'min'],
       ] as const)
-        await fill(page, `[data-row="c0"] input[aria-label^="${label} of"]`, value);
+        await fill(page, `[data-row="H20"] input[aria-label^="${label} of"]`, value);
       expectHolds(await textOf(page, 'row-count'), '1 to be put right', 'one mended');
 
       // Typed work survives a reload.
@@ -102,9 +102,9 @@ export const writing: EndToEndTest = {
         {},
         byTest('row-count'),
       );
-      expectHolds(await textOf(page, 'row-count'), '3 of this family alone', 'the rest');
-      await choose(page, '[data-row="h0"] select', 'Free key');
-      await choose(page, '[data-row="h0"] select', 'of this family alone');
+      expectHolds(await textOf(page, 'row-count'), '3 no common meaning', 'the rest');
+      await choose(page, '[data-row="F20"] select', 'Free key');
+      await choose(page, '[data-row="F20"] select', 'no common meaning');
       await goTo(page, 'Panel');
       await click(page, 'input[value="chordList"]');
       await fill(page, byTest('answer-code'), '19');
@@ -150,9 +150,9 @@ export const writing: EndToEndTest = {
       await clickText(page, 'section[aria-label="Families"] a', 'Peat 6');
       await seeText(page, 'No job names it yet');
       await clickText(page, 'a.link', 'New version');
-      await page.waitForSelector('[data-row="d6"]');
-      await clickText(page, '[data-row="d6"] button', 'edit');
-      await fill(page, '[data-row="d6"] input[aria-label^="Factory"]', '4');
+      await page.waitForSelector('[data-row="E36"]');
+      await clickText(page, '[data-row="E36"] button', 'edit');
+      await fill(page, '[data-row="E36"] input[aria-label^="Factory"]', '4');
       await goTo(page, 'Try');
       expectSame(
         await page.$eval(byTest('family-version'), (node) => (node as HTMLInputElement).value),

@@ -21,7 +21,7 @@ test('sixty rows become a definition that passes the check', () => {
   expect(rows).toHaveLength(60);
   expect(rows[0]).toMatchObject({
     line: 2,
-    code: 'r0',
+    code: 'J10',
     setting: 'regulation.differential',
     runnerUp: { setting: 'regulation.setpoint' },
   });
@@ -63,7 +63,5 @@ test.each([
 test('an empty table, and a learned setting that does not exist', () => {
   expect(refused(scratch.file('empty.csv', '\n')).stderr).toContain('Nothing to read');
   const learned = scratch.file('choices.csv', 'description,setting\nWall guard,fans.speed\n');
-  expect(refused(peat, '--learned', learned).stderr).toContain(
-    'line 2: fans.speed is no setting of the dictionary',
-  );
+  expect(refused(peat, '--learned', learned).stderr).toContain('line 2: fans.speed is not a known setting');
 });

@@ -48,10 +48,10 @@ test('nothing to change needs no strokes', () => {
 test.each([
   [['--set', 'hold=99'], 'hold: 99 cannot be shown; expected −35 to 60 °F'],
   [['--set', 'kind=7'], 'kind: 7 is no option of it; expected 0, 1, 2'],
-  [['--set', 'zz=1'], 'zz: no code of this family'],
+  [['--set', 'zz=1'], 'zz: no code of this controller'],
   [['--set', 'hold'], '--set: hold: expected CODE=VALUE'],
   [[], 'expected --set CODE=VALUE or --do DEED'],
-  [['--do', 'sing'], 'sing: this panel has no such deed'],
+  [['--do', 'sing'], 'sing: this panel has no such direct action'],
   [['--set', 'gap=4', '--fitted', 'P9'], '--fitted:'],
 ])('%j is refused on one line', (argv, sentence) => {
   const outcome = run(['keys', '--controller', family('marl-4'), ...argv]);

@@ -120,7 +120,7 @@ export function createAppRouter(): Router {
         path: '/controls/write/:from?',
         component: pages.writePage,
         props: true,
-        meta: { title: 'Write down a control' },
+        meta: { title: 'Add a controller' },
       },
       {
         path: '/controls/:hash?',

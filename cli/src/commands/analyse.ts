@@ -16,7 +16,7 @@ export const analyse: Command = {
   name: 'analyse',
   usage: 'brine analyse LOG.csv [--settings S.json] [--unit degC] [--zone Europe/Lisbon]',
   summary:
-    'what a log tells: band, starts, duty, defrosts, limits, and what does not agree with the settings',
+    'what a log shows: band, starts, duty, defrosts, limits, and what does not agree with the settings',
   shape: { options: ['settings', 'unit', 'zone'], flags: [] },
   run(args) {
     const [path] = args.positional;

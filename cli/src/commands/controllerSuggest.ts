@@ -68,7 +68,7 @@ function learnedFrom(args: Args): readonly Choice[] {
     const setting = cells.get('setting') ?? '';
     if (setting !== '' && !isSettingId(setting))
       throw new Refusal(
-        `${path}: line ${line}: ${setting} is no setting of the dictionary (brine settings lists them)`,
+        `${path}: line ${line}: ${setting} is not a known setting (brine settings lists them)`,
       );
     return {
       description: cells.get('description') ?? '',

@@ -18,7 +18,7 @@ export const keys: Command = {
   name: 'keys',
   usage:
     'brine keys --controller FILE (--set CODE=VALUE … | --do DEED [--alarms A,B] [--alarm A]) [--sheet SHEET.csv] [--fitted P1,P2]',
-  summary: 'key strokes that set values or do a deed, proven on the panel',
+  summary: 'keystrokes that set values or do a direct action, proven on the panel',
   shape: {
     options: ['controller', 'sheet', 'set', 'do', 'fitted', 'alarms', 'alarm'],
     flags: [],
@@ -33,7 +33,7 @@ export const keys: Command = {
         throw new Refusal(`--fitted: ${path} has no probe ${probe}`);
     const machine = machineOf(definition, (probe) => fitted?.includes(probe) ?? true);
     if (!machine)
-      throw new Refusal(`${path}: panel: expected a panel; without one no key strokes can be planned`);
+      throw new Refusal(`${path}: panel: expected a panel; without one no keystrokes can be planned`);
     const sheet = args.options.get('sheet')?.at(-1);
     return {
       json: {

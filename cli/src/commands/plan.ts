@@ -8,7 +8,7 @@ import { fileRefusal, readJson } from '../files.ts';
 export const plan: Command = {
   name: 'plan',
   usage: 'brine plan UNIT.json',
-  summary: 'settings for a unit, each with reason, school and the range thought sound',
+  summary: 'settings for a unit, each with reason, preference and the range thought sound',
   shape: { options: [], flags: [] },
   run(args) {
     const [path] = args.positional;

@@ -41,7 +41,7 @@ export function createJob(
   return services.database.transaction(async (repositories) => {
     const unit = await mustFindUnit(repositories, job.unitId);
     if (unit.archivedAt !== null)
-      throw new AppError('conflict', `${unit.name} is archived; take it out of the archive first`);
+      throw new AppError('conflict', `${unit.name} is archived; restore it first`);
     const created = await repositories.jobs.create({
       id: randomUUID(),
       ...job,

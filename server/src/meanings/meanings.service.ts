@@ -26,7 +26,7 @@ export function learnMeanings(
   choices: readonly { readonly description: string; readonly setting?: string | null | undefined }[],
 ): Promise<{ readonly kept: number }> {
   const unknown = choices.find(({ setting }) => Boolean(setting) && !findSetting(setting!));
-  if (unknown) throw new AppError('badInput', `${unknown.setting} is no setting of the dictionary`);
+  if (unknown) throw new AppError('badInput', `${unknown.setting} is not a known setting`);
   return services.database.transaction(async (repositories) => {
     for (const { description, setting } of choices)
       await repositories.meanings.create({

@@ -36,9 +36,6 @@ test('a setting that does not exist is refused, and nothing is kept', async () =
     { description: 'A', setting: null },
     { description: 'B', setting: 'fans.speed' },
   );
-  expect([answer.status, answer.json.error.message]).toEqual([
-    400,
-    'fans.speed is no setting of the dictionary',
-  ]);
+  expect([answer.status, answer.json.error.message]).toEqual([400, 'fans.speed is not a known setting']);
   expect(await known()).toEqual(before);
 });

@@ -106,7 +106,7 @@ async function renderIn(
         margin: [34, 6, 34, 0],
         fontSize: 6.5,
         color: soft,
-        text: 'Isolate, lock out and prove dead before touching terminals. Refrigerant work only by certified persons. Local codes and licensed practice come first. Whether goods that were out of range may be kept is for their owner and the authority to decide.',
+        text: 'Isolate, lock out and prove dead before touching terminals. Refrigerant work only by certified persons. Local codes and licensed practice come first. Whether product that was out of range may be kept is for its owner and the authority to decide.',
       };
     },
   };

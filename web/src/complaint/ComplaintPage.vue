@@ -124,8 +124,7 @@ async function record() {
           <AppButton kind="quiet" @click="stop">Stop</AppButton>
         </p>
         <p v-else-if="days && !any" class="text-soft">
-          Tick what people see. Then the causes stand here in their order, with the check that parts them
-          best.
+          Tick what people see. Then the causes show here in their order, with the check that parts them best.
         </p>
         <template v-if="days && any">
           <section aria-label="Causes">
@@ -148,12 +147,12 @@ async function record() {
                 <p class="mt-0.5 pl-[10.1rem] text-[14px] text-soft max-sm:pl-0">
                   {{ display.say(r.cause.does) }}
                   <template v-if="r.because.length > 0">
-                    Speaks for it: {{ r.because.map((s) => signNames[s].toLowerCase()).join(', ')
+                    Points to it: {{ r.because.map((s) => signNames[s].toLowerCase()).join(', ')
                     }}{{ r.fromSimulation ? ', as its simulated day shows' : '' }}.</template
                   >
-                  <template v-if="r.logAgrees.length > 0"> The log says so too.</template>
+                  <template v-if="r.logAgrees.length > 0"> The log reports it too.</template>
                   <template v-if="r.against.length > 0">
-                    Not explained by it:
+                    Does not explain:
                     {{ r.against.map((s) => signNames[s].toLowerCase()).join(', ') }}.</template
                   >
                 </p>
@@ -161,7 +160,7 @@ async function record() {
             </ul>
           </section>
           <section v-if="next.length > 0" aria-label="Next check">
-            <h3>Look at this next</h3>
+            <h3>Check this next</h3>
             <ul class="mt-1 border-t border-ink" data-test="next-checks">
               <li
                 v-for="(c, i) in next"
@@ -243,7 +242,7 @@ async function record() {
           anything is opened. Pressure safeties stay as they are.</CautionNote
         >
         <CautionNote v-else
-          >Whether goods that were out of range may be kept is for their owner and the authority to
+          >Whether product that was out of range may be kept is for its owner and the authority to
           decide.</CautionNote
         >
       </div>

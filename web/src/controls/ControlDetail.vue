@@ -72,7 +72,7 @@ const rows = computed(() =>
             {{ row.name
             }}<span class="hint block">{{ [row.folder, row.note].filter(Boolean).join(' · ') }}</span>
           </td>
-          <td>{{ row.meaning || 'of this family alone' }}</td>
+          <td>{{ row.meaning || 'no common meaning' }}</td>
           <td class="text-[14px]">{{ row.range }}</td>
           <td class="font-mono">{{ row.standard }}</td>
         </tr>

@@ -72,7 +72,7 @@ async function importFile(event: Event) {
   <div class="grid flex-1 lg:grid-cols-[minmax(0,20rem)_minmax(0,1fr)]">
     <section
       class="border-b border-hairline px-4 py-5 sm:px-5 lg:border-r lg:border-b-0"
-      aria-label="Families"
+      aria-label="Controllers"
     >
       <h1>Controls</h1>
       <div v-if="session.mayWrite" class="mt-3">
@@ -89,16 +89,16 @@ async function importFile(event: Event) {
             to="/controls/write"
             class="inline-flex min-h-9 items-center rounded-md border border-brine bg-brine px-4 font-medium text-on-brine"
             data-test="write-one"
-            >Write one down</RouterLink
+            >Add a controller</RouterLink
           >
-          <AppButton @click="chooser?.click()">Take in a file</AppButton>
+          <AppButton @click="chooser?.click()">Import</AppButton>
         </div>
       </div>
       <FamilyList :controllers="controllers" :chosen="chosen" page="/controls" full />
       <FormProblem class="mt-3" :message="problem" />
       <p v-if="controllers.length === 0 && !problem" class="mt-3">
-        No families yet. Take in a <code class="font-mono">*.controller.json</code>; `docs/formats` describes
-        it.
+        No controllers yet. Import a <code class="font-mono">*.controller.json</code>; `docs/formats`
+        describes it.
       </p>
       <div
         v-if="refused"

@@ -66,7 +66,7 @@ const remove = (id: string) => job.write({ kind: 'unitLoad', id, load: null });
     <ul>
       <li v-for="load in loads" :key="load.id" class="flex items-center gap-3 border-b border-hairline py-1">
         <span class="flex-1">{{ words(load.what) }}</span>
-        <AppButton v-if="editable" kind="quiet" class="!px-1.5" @click="remove(load.id)">Take off</AppButton>
+        <AppButton v-if="editable" kind="quiet" class="!px-1.5" @click="remove(load.id)">Remove</AppButton>
       </li>
     </ul>
     <form

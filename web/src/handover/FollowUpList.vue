@@ -70,7 +70,7 @@ const tick = (f: (typeof list.value)[number]) =>
           class="link text-[14px]"
           @click="job.write({ kind: 'followUp', id: f.id, followUp: null })"
         >
-          Take off
+          Remove
         </button>
       </li>
     </ul>

@@ -94,7 +94,7 @@ async function handOver() {
       <p v-else class="border-l-4 border-good bg-good-wash px-3 py-2">✓ Every code is settled.</p>
       <form class="flex flex-col gap-4" @submit.prevent="handOver">
         <div class="flex flex-col gap-1">
-          <label for="to" class="field-label">Handed to</label
+          <label for="to" class="field-label">Handed over to</label
           ><input
             id="to"
             v-model="to"

@@ -71,7 +71,7 @@ useJumpTargets(() =>
             class="link text-[14px]"
             @click="setArchived(job, !job.archived, job.unit.name)"
           >
-            {{ job.archived ? 'Take back' : 'Archive' }}
+            {{ job.archived ? 'Restore' : 'Archive' }}
           </button></span
         >
       </li>

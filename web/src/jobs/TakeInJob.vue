@@ -32,7 +32,7 @@ async function take(event: Event) {
   <span class="flex flex-wrap items-center gap-x-3">
     <label
       class="inline-flex min-h-9 cursor-pointer items-center text-[15px] font-medium text-brine underline underline-offset-2 focus-within:outline-2"
-      >{{ busy ? 'Taking it in …' : 'Take in a job file'
+      >{{ busy ? 'Importing …' : 'Import'
       }}<input
         type="file"
         accept=".json,application/json"

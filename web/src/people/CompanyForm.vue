@@ -54,8 +54,8 @@ const costs = (row: (typeof rows.value)[number]) =>
   <section aria-label="Company">
     <h1>Company</h1>
     <p class="hint">
-      What the plan does where people differ. A job may take another side; every plan says which side it took
-      and what it costs.
+      What the plan does where people work differently. A job may choose another option; every plan says which
+      option it took and what it costs.
     </p>
     <FormProblem class="mt-3" :message="problem" />
     <div class="mt-3 flex flex-wrap gap-6">
@@ -75,7 +75,7 @@ const costs = (row: (typeof rows.value)[number]) =>
       <thead>
         <tr>
           <th>Question</th>
-          <th class="w-72">Side taken</th>
+          <th class="w-72">Option</th>
           <th>What it costs</th>
         </tr>
       </thead>

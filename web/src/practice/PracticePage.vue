@@ -18,7 +18,7 @@ const machine = computed(() => (definition.value ? machineOf(definition.value) :
   <div class="grid flex-1 lg:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]">
     <section
       class="border-b border-hairline px-4 py-5 sm:px-5 lg:border-r lg:border-b-0"
-      aria-label="Families"
+      aria-label="Controllers"
     >
       <h1>Practice</h1>
       <FamilyList :controllers="controllers" :chosen="chosen" page="/practice" />

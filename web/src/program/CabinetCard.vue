@@ -105,9 +105,7 @@ const ticks = computed(() =>
             ? `Skipped: ${row.why || 'no reason given'}.`
             : `The display showed ${row.shown}.`
       }}
-      <button v-if="session.mayWrite" type="button" class="link" @click="cabinet.reopen(row)">
-        Take it back
-      </button>
+      <button v-if="session.mayWrite" type="button" class="link" @click="cabinet.reopen(row)">Undo</button>
     </p>
     <p v-if="row.parameter.leaveAlone" class="mt-3 border-l-4 border-amber bg-amber-wash px-3 py-2">
       Leave alone: {{ row.parameter.leaveAlone }}

@@ -33,7 +33,7 @@ const below = computed(() => {
   return props.current
     ? (props.row.reason ?? props.row.note)
     : props.row.undecided
-      ? 'nobody planned it: decide first'
+      ? 'not planned yet: decide first'
       : props.row.status === 'exact'
         ? ''
         : props.row.note;

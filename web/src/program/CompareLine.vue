@@ -70,7 +70,7 @@ const choose = (event: Event) =>
         :aria-label="`${line.row.code} is set from`"
         @change="choose"
       >
-        <option v-if="line.row.undecided" value="" disabled>decide: nobody planned it</option>
+        <option v-if="line.row.undecided" value="" disabled>decide: not planned yet</option>
         <option v-if="line.row.source === 'hand'" value="hand" disabled>
           by hand: {{ show(line.row.value) }}
         </option>

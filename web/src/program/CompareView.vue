@@ -32,7 +32,7 @@ const hasOld = computed(() => rows.value.some((line) => line.copied !== null));
     >
       <p>
         <strong class="font-semibold"
-          >{{ undecided.length }} {{ undecided.length === 1 ? 'code' : 'codes' }} nobody planned:</strong
+          >{{ undecided.length }} {{ undecided.length === 1 ? 'code' : 'codes' }} not planned yet:</strong
         >
         {{ undecided.map((line) => line.row.code).join(', ') }}. Decide before
         {{ undecided.length === 1 ? 'it is' : 'they are' }} keyed in.

@@ -16,7 +16,7 @@ const job = useJob();
     class="flex flex-wrap items-center gap-3 border-l-4 border-amber bg-amber-wash px-3 py-2"
     data-test="decide-first"
   >
-    <p>Nobody planned this code. Decide before it is keyed in.</p>
+    <p>Not planned yet. Decide before it is keyed in.</p>
     <AppButton data-test="leave-default" @click="emit('leave')"
       >Leave it at
       <span class="font-mono">{{

@@ -108,14 +108,14 @@ function sayWhy() {
             data-test="back-to-plan"
             @click="write(null)"
           >
-            {{ chosen.planned === null ? 'Take it out' : 'Back to the plan' }}
+            {{ chosen.planned === null ? 'Remove' : 'Back to the plan' }}
           </button>
         </p>
         <input
           v-model="why"
           class="mt-1 w-full max-w-md"
           :disabled="!session.mayWrite"
-          placeholder="Say why: it stands beside the value"
+          placeholder="Say why: it shows beside the value"
           :aria-label="`Why ${setting.label} was changed`"
           @change="sayWhy"
         />

@@ -62,7 +62,7 @@ const lost = computed(() => program.value.lost.length);
           ? 'Slopes and offsets are plausible. What they do to the heat is worked out under Tools.'
           : machine
             ? 'Set points, band and alarms fit together. What the fans do with them is simulated under Fans.'
-            : 'Limits of the goods, alarms, defrost, fans and the user’s range fit together, and a simulated day of this unit says nothing against them.'
+            : 'Limits of the product, alarms, defrost, fans and the user’s range fit together, and a simulated day of this unit says nothing against them.'
       }}
     </p>
     <FindingList
@@ -94,7 +94,7 @@ const lost = computed(() => program.value.lost.length);
     </p>
     <CautionNote
       >Units start by themselves. Before any output is called, ask who else is on the unit. A plan is an
-      estimate; whether goods that were out of range may be kept is for their owner and the authority to
+      estimate; whether product that was out of range may be kept is for its owner and the authority to
       decide.</CautionNote
     >
   </aside>

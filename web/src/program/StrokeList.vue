@@ -17,9 +17,9 @@ const from = computed({
 </script>
 
 <template>
-  <section v-if="strokes.hasPanel.value" aria-label="Key strokes" data-test="strokes">
+  <section v-if="strokes.hasPanel.value" aria-label="Keystrokes" data-test="strokes">
     <p v-if="strokes.problem.value" class="border-l-4 border-amber bg-amber-wash px-3 py-2" role="status">
-      No strokes from here: {{ strokes.problem.value }}.
+      No keystrokes from here: {{ strokes.problem.value }}.
     </p>
     <ol :class="compact ? 'flex flex-wrap items-center gap-x-5 gap-y-1.5' : ''">
       <li

@@ -50,7 +50,7 @@ export function useSettingInput(
   /** The typed amount, or the sentence that refuses it. */
   function readAmount(typed: string): SettingValue | string {
     const bare = parseNumber(typed);
-    if (shown.value === null) return bare ?? `“${typed}” is no number; expected a bare number`;
+    if (shown.value === null) return bare ?? `“${typed}” is not a number; expected a bare number`;
     if (bare !== null) return { value: bare, unit: shown.value };
     const parsed = parseQuantity(typed, dimensionOf(shown.value));
     return parsed.ok ? parsed.value : `${settingOf(id).label}: ${parsed.problem}`;

@@ -75,7 +75,7 @@ const found = (code: string, value: string) =>
     @drop.prevent="dropped"
   >
     <p v-if="!job.oldPin.value" class="text-soft">
-      Choose the family first: its codes then stand here to be filled in, in its own units. A sheet can be
+      Choose the controller first: its codes then show here to be filled in, in its own units. A sheet can be
       pasted or dropped at any time.
     </p>
     <div v-if="session.mayWrite" class="my-2 flex flex-wrap items-center gap-3 text-[14px] text-soft">
@@ -92,7 +92,7 @@ const found = (code: string, value: string) =>
       />
       <AppButton kind="quiet" @click="chooser?.click()">Choose a file</AppButton>
       <AppButton v-if="canReadBack" data-test="read-by-strokes" @click="readingBack = !readingBack">{{
-        readingBack ? 'Close the key strokes' : 'Read by key strokes'
+        readingBack ? 'Close the keystrokes' : 'Read by keystrokes'
       }}</AppButton>
     </div>
     <ReadBack

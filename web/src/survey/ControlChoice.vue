@@ -11,9 +11,7 @@ const { controllers, problem } = useControllers();
 const pin = computed(() => (props.role === 'old' ? job.oldPin.value : job.newPin.value));
 const choices = computed(() => controllers.value.filter((c) => c.newest || c.hash === pin.value?.hash));
 const chosen = computed(() => controllers.value.find((c) => c.hash === pin.value?.hash));
-const label = computed(() =>
-  props.role === 'old' ? 'Family of the old control' : 'Family of the new control',
-);
+const label = computed(() => (props.role === 'old' ? 'The old controller' : 'The new controller'));
 function choose(event: Event) {
   const hash = (event.target as HTMLSelectElement).value;
   const line = controllers.value.find((c) => c.hash === hash);

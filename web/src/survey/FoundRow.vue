@@ -42,7 +42,7 @@ function take() {
   <tr :data-found="code">
     <td class="font-mono font-semibold">{{ code }}</td>
     <td>
-      {{ parameter?.name ?? 'no code of this family'
+      {{ parameter?.name ?? 'no code of this controller'
       }}<span v-if="parameter?.note" class="hint block">{{ parameter.note }}</span
       ><span v-if="problem" class="problem block" role="alert">{{ problem }}</span>
     </td>

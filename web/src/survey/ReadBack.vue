@@ -49,7 +49,7 @@ function take() {
 <template>
   <section
     class="border border-edge bg-paper px-4 py-3"
-    aria-label="Read by key strokes"
+    aria-label="Read by keystrokes"
     data-test="read-back"
   >
     <p class="text-[14px] text-soft" role="status">{{ read }} of {{ codes.length }} read. {{ timeOut }}</p>
@@ -58,7 +58,7 @@ function take() {
         <span class="font-mono">{{ current.code }}</span> {{ current.name }}
       </h3>
       <p v-if="planned.problem" class="mt-1 border-l-4 border-amber bg-amber-wash px-3 py-2">
-        No strokes from here: {{ planned.problem }}.
+        No keystrokes from here: {{ planned.problem }}.
       </p>
       <ol v-else class="mt-1 list-decimal pl-6">
         <li v-for="(line, i) in lines" :key="i" class="py-0.5">

@@ -114,7 +114,7 @@ const lines = computed(() => {
             <ul v-else>
               <li v-for="f in grave(line)" :key="f.code + f.message" class="py-0.5">
                 <strong class="font-semibold">{{
-                  f.severity === 'error' ? 'Will go wrong. ' : 'Look at this. '
+                  f.severity === 'error' ? 'Will go wrong. ' : 'Check this. '
                 }}</strong>{{ display.say(f.message) }}
                 <span v-if="f.remedy" class="block text-[14px] text-soft"
                   >Mended by: {{ display.say(f.remedy) }}.</span

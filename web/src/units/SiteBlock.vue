@@ -17,7 +17,7 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
       <span v-if="session.mayWrite && site" class="flex gap-3 text-[14px]">
         <button type="button" class="link" @click="$emit('edit')">Edit</button>
         <button type="button" class="link" @click="$emit('archive')">
-          {{ site.archived ? 'Take back' : 'Archive' }}
+          {{ site.archived ? 'Restore' : 'Archive' }}
         </button>
       </span>
     </div>
@@ -41,7 +41,7 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
           ><template v-if="session.mayWrite"
             ><button type="button" class="link" @click="$emit('editUnit', unit)">Edit</button
             ><button type="button" class="link" @click="$emit('archiveUnit', unit)">
-              {{ unit.archived ? 'Take back' : 'Archive' }}
+              {{ unit.archived ? 'Restore' : 'Archive' }}
             </button></template
           ></span
         >

@@ -66,9 +66,9 @@ const remove = (id: string) => job.write({ kind: 'foundPart', id, part: null });
           v-if="editable"
           kind="quiet"
           class="!px-1.5"
-          :aria-label="`Take off: ${nameOf(part.what)}`"
+          :aria-label="`Remove: ${nameOf(part.what)}`"
           @click="remove(part.id)"
-          >Take off</AppButton
+          >Remove</AppButton
         >
       </li>
     </ul>

@@ -100,7 +100,7 @@ const drop = (at: number) => change({ points: props.picture.points.filter((_, i)
         :value="picture.caption"
         @change="change({ caption: ($event.target as HTMLInputElement).value })"
       />
-      <AppButton kind="quiet" class="!px-1.5" @click="change({ gone: true })">Take off</AppButton>
+      <AppButton kind="quiet" class="!px-1.5" @click="change({ gone: true })">Remove</AppButton>
     </div>
     <p v-else class="hint">{{ picture.caption }}</p>
   </li>

@@ -29,7 +29,7 @@ const options = computed(() => [
       <SegmentedControl v-model="show" label="Rows shown" :options="options" />
       <p class="text-soft" role="status" data-test="row-count">
         {{ live.rows.value.length }} rows: {{ placed }} have a meaning,
-        {{ live.used.value.length - placed }} of this family alone<template v-if="open.size > 0"
+        {{ live.used.value.length - placed }} no common meaning<template v-if="open.size > 0"
           >, {{ open.size }} to be put right</template
         >
       </p>
@@ -42,7 +42,7 @@ const options = computed(() => [
             <th class="w-20">Code</th>
             <th>In the booklet</th>
             <th class="w-80">Means</th>
-            <th class="w-40">By its words</th>
+            <th class="w-40">Match</th>
             <th class="w-32"></th>
           </tr>
         </thead>
@@ -56,7 +56,7 @@ const options = computed(() => [
           />
         </tbody>
       </table>
-      <p v-if="shown.length === 0" class="mt-3 text-soft">Nothing left to look at.</p>
+      <p v-if="shown.length === 0" class="mt-3 text-soft">Nothing left to check.</p>
     </div>
   </section>
 </template>

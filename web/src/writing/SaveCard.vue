@@ -21,7 +21,7 @@ const taken = computed(() => versions.value.includes(props.live.writing.value.ve
 const inTheWay = computed(() => {
   const { open } = props.live.draft.value;
   return [
-    ...(family.value === '' ? ['Give the family a name.'] : []),
+    ...(family.value === '' ? ['Give the controller a name.'] : []),
     ...(props.live.draft.value.definition.parameters.length === 0
       ? ['Paste the booklet’s table first.']
       : []),

@@ -28,8 +28,8 @@ function choose(event: Event) {
     :aria-label="`${row.code || 'row'} means`"
     @change="choose"
   >
-    <option value="">of this family alone</option>
-    <optgroup v-if="near.length > 0" label="By its words">
+    <option value="">no common meaning</option>
+    <optgroup v-if="near.length > 0" label="Match">
       <option v-for="id in near" :key="id" :value="id">{{ settingOf(id).label }}</option>
     </optgroup>
     <optgroup v-for="[name, settings] in groups" :key="name" :label="name">

@@ -51,7 +51,7 @@ function startAnew() {
   <div class="flex-1 bg-sheet px-4 py-5 sm:px-6">
     <p><RouterLink to="/controls" class="link">Controls</RouterLink></p>
     <div class="flex flex-wrap items-center gap-x-6 gap-y-3">
-      <h1>Write down a control</h1>
+      <h1>Add a controller</h1>
       <SegmentedControl v-model="step" label="Step" :options="steps" />
       <AppButton v-if="live.writing.value.text !== ''" kind="quiet" @click="startAnew">Start anew</AppButton>
     </div>

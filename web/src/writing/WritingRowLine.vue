@@ -24,7 +24,7 @@ const sureness = computed(() => {
   const { decided, setting, score } = props.row;
   if (decided) return 'you decided';
   if (setting === null) return 'no setting fits';
-  return score >= 0.9 ? 'sure' : score >= 0.75 ? 'likely' : 'look at it';
+  return score >= 0.9 ? 'sure' : score >= 0.75 ? 'likely' : 'unsure';
 });
 const range = computed(() =>
   [
@@ -77,10 +77,10 @@ function mend(field: keyof Mend, event: Event) {
     </td>
     <td class="text-[14px] whitespace-nowrap" :class="row.setting === null ? 'text-soft' : ''">
       <template v-if="!row.omitted">
-        {{ sureness }}
-        <span v-if="!row.decided && row.setting !== null" class="hint block font-mono">{{
-          row.score.toFixed(2)
-        }}</span>
+        <span
+          :title="row.decided || row.setting === null ? undefined : `Match ${row.score.toFixed(2)} of 1`"
+          >{{ sureness }}</span
+        >
         <span v-if="!row.decided && row.runnerUp" class="hint block whitespace-normal"
           >or {{ settingOf(row.runnerUp.setting).label }}</span
         >
@@ -91,7 +91,7 @@ function mend(field: keyof Mend, event: Event) {
         edit
       </button>
       <button type="button" class="link ml-3 text-[14px]" @click="live.omit(row.key, !row.omitted)">
-        {{ row.omitted ? 'put back' : 'leave out' }}
+        {{ row.omitted ? 'restore' : 'leave out' }}
       </button>
     </td>
   </tr>

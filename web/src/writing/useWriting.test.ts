@@ -34,16 +34,16 @@ test('a pasted table becomes a definition that can be tried', () => {
 describe('what a person decides stands', () => {
   test('a meaning, whatever is proposed; and that nothing fits', () => {
     live.change({ text: booklet });
-    live.decide(row('d6').key, 'fans.delayAfterDrain');
-    expect(row('d6')).toMatchObject({ setting: 'fans.delayAfterDrain', decided: true });
-    live.decide(row('d6').key, null);
-    expect(row('d6')).toMatchObject({ setting: null, decided: true });
+    live.decide(row('E36').key, 'fans.delayAfterDrain');
+    expect(row('E36')).toMatchObject({ setting: 'fans.delayAfterDrain', decided: true });
+    live.decide(row('E36').key, null);
+    expect(row('E36')).toMatchObject({ setting: null, decided: true });
   });
 
   test('what an option stands for', () => {
     live.change({ text: booklet });
-    live.say(row('F3').key, '0', 'run');
-    expect(row('F3').choices.map((c) => [c.value, c.means, c.sure])).toEqual([
+    live.say(row('b43').key, '0', 'run');
+    expect(row('b43').choices.map((c) => [c.value, c.means, c.sure])).toEqual([
       ['0', 'run', true],
       ['1', 'run', true],
     ]);
@@ -51,16 +51,16 @@ describe('what a person decides stands', () => {
 
   test('a mended cell, which follows its row when lines are put before it', () => {
     live.change({ text: booklet });
-    live.mend(row('d6').key, { default: '4' });
-    live.change({ text: booklet.replace('r0\t', 'zz\tFirst of all\t0\t5\tmin\t1\nr0\t') });
-    expect(row('d6').default).toBe('4');
+    live.mend(row('E36').key, { default: '4' });
+    live.change({ text: booklet.replace('J10\t', 'zz\tFirst of all\t0\t5\tmin\t1\nr0\t') });
+    expect(row('E36').default).toBe('4');
   });
 
   test('a row left out, and put back', () => {
     live.change({ text: booklet });
-    live.omit(row('h0').key, true);
+    live.omit(row('F20').key, true);
     expect(live.draft.value.definition.parameters).toHaveLength(59);
-    live.omit(row('h0').key, false);
+    live.omit(row('F20').key, false);
     expect(live.draft.value.definition.parameters).toHaveLength(60);
   });
 });
@@ -70,12 +70,12 @@ test('the company’s earlier choices weigh in once they are there', async () =>
   live = effectScope().run(() => useWriting())!;
   live.change({ text: booklet });
   await new Promise((resolve) => setTimeout(resolve, 0));
-  expect(row('h0').setting).toBe('access.shortcutKey');
+  expect(row('F20').setting).toBe('access.shortcutKey');
 });
 
 test('nothing typed is lost: the next visit begins where this one ended', async () => {
   live.change({ text: booklet, family: 'Peat 6' });
-  live.decide(row('d6').key, null);
+  live.decide(row('E36').key, null);
   await nextTick();
   const again = effectScope().run(() => useWriting())!;
   expect(again.writing.value).toEqual(live.writing.value);

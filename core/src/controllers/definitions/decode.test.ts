@@ -65,7 +65,7 @@ describe('decoding a sheet', () => {
   test.each([
     ['gaap', '5', 'Marl 4 has no code gaap'],
     ['GAP', '5', 'did you mean gap?'],
-    ['gap', 'five', 'is no number; expected 1 to 20 dF'],
+    ['gap', 'five', 'is not a number; expected 1 to 20 dF'],
     ['gap', '50', '50 is out of range; expected 1 to 20 dF'],
     ['kind', '7', 'is no choice; expected 0, 1, 2'],
     ['gap', '', 'the value is missing'],

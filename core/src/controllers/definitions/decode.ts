@@ -74,7 +74,8 @@ export function readCode(
   switch (encoding.type) {
     case 'number': {
       const value = parseNumber(text);
-      if (value === null) return `“${text}” is no number; expected ${printScale(scaleOf(encoding, display))}`;
+      if (value === null)
+        return `“${text}” is not a number; expected ${printScale(scaleOf(encoding, display))}`;
       return outOfScale(value, encoding, display) ?? { code: value };
     }
     case 'choice': {

@@ -19,12 +19,12 @@ export function presentValues(definition: ControllerDefinition, rows: readonly S
     if (values.has(code)) continue;
     const parameter = parameterOf(definition, code);
     const where = line === undefined ? code : `line ${line}: ${code}`;
-    if (!parameter) throw new CannotPlan(`${where}: no code of this family`);
+    if (!parameter) throw new CannotPlan(`${where}: no code of this controller`);
     const { encoding } = parameter;
     if (encoding.type === 'reading') continue;
     if (encoding.type === 'number') {
       const number = parseNumber(value);
-      if (number === null) throw new CannotPlan(`${where}: “${value}” is no number`);
+      if (number === null) throw new CannotPlan(`${where}: “${value}” is not a number`);
       values.set(code, number);
       continue;
     }

@@ -144,7 +144,7 @@ describe('each fault with its path and a sentence', () => {
       'a deed said twice',
       'marl-4',
       (d) => d.panel.deeds.push(d.panel.deeds[0]),
-      '$.panel.deeds[6].does: "startDefrost" stands there twice',
+      '$.panel.deeds[6].does: "startDefrost" is there twice',
     ],
     ['no keys at all', 'marl-4', (d) => (d.panel.keys = []), '$.panel.keys: expected at least one key'],
     // eslint-disable-next-line @typescript-eslint/no-explicit-any -- as above

@@ -60,7 +60,7 @@ function convertCount(meaning: Meaning, to: 'interval' | 'coolingTime'): Meaning
       : `${printQuantity(count)} from start to start, less`;
   return changed(meaning, {
     set: { 'defrost.interval': value },
-    recomputed: { 'defrost.interval': `${how} ${minutes} of defrost and drain` },
+    recomputed: { 'defrost.interval': `${how} ${minutes} of defrost and drip time` },
   });
 }
 

@@ -179,9 +179,7 @@ function writeChoice(
   if (said.length === 0)
     return byDefault(
       encoding.default,
-      ids.length > 0
-        ? 'nothing to say; the default of this control'
-        : 'a setting of this family alone; its default',
+      ids.length > 0 ? 'nothing to say; the default of this control' : 'no common meaning; its default',
     );
   if (encoding.options.some((o) => isCombined(o.means)))
     return writeCombined(parameter, encoding, meaning, said);

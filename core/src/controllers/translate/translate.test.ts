@@ -128,7 +128,7 @@ describe('a family without what the source has', () => {
     expect(lost).not.toContain('alarms.highTemperature');
   });
 
-  test('what hurts the compressor or the goods is said first', () => {
+  test('what hurts the compressor or the product is said first', () => {
     expect(lost.slice(0, 2)).toEqual(['compressor.powerOnDelay', 'compressor.onProbeFault']);
   });
 });

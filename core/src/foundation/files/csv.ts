@@ -25,7 +25,7 @@ export function parseCsv(text: string, required: readonly string[]): CsvTable | 
   const body = text.replace(/^\uFEFF/, '');
   if (body.trim() === '')
     return fileProblem('the file is empty; expected a header line with ' + required.join(', '));
-  if (body.includes('\u0000')) return fileProblem('this is no text file; expected CSV in UTF-8');
+  if (body.includes('\u0000')) return fileProblem('this is not a text file; expected CSV in UTF-8');
   const delimiter = delimiterOf(body);
   const parsed = Papa.parse<string[]>(body, { delimiter, skipEmptyLines: false });
   const quoteError = parsed.errors.find((e) => e.type === 'Quotes');
@@ -58,7 +58,7 @@ function toTable(
     return {
       problem: true,
       field: `line ${numbers[headerAt]}`,
-      message: `the column ${twice} stands there twice`,
+      message: `the column ${twice} is there twice`,
     };
   const filled = lines
     .map((cells, i) => ({ cells, line: numbers[i]! }))

@@ -44,7 +44,7 @@ export const placements: readonly Placement[] = [
     use: 'simulator',
     name: 'Product simulator (buffered)',
     where:
-      'In a bottle of glycol or a solid block among the goods, in the warmest corner for food, in the middle for medicine.',
+      'In a bottle of glycol or a solid block among the product, in the warmest corner for food, in the middle for medicine.',
     hold: 'Through the stopper, tip in the middle of the fluid, lead secured so that it cannot pull out.',
     avoid: 'Not against the wall or the plate; do not let it regulate a box that must follow its air.',
     proof: 'It needs some ten minutes for a change of the air: that is its purpose.',

@@ -66,7 +66,7 @@ export function readTable(text: string, fahrenheit = false): readonly TablePoint
   if (points.length < 2) return fileProblem('(table)', 'expected at least two lines of temperature and ohms');
   const sorted = points.sort((a, b) => a.degC - b.degC);
   const twice = sorted.find((p, i) => i > 0 && p.degC === sorted[i - 1]!.degC);
-  if (twice) return fileProblem('(table)', `${twice.degC} °C stands there twice`);
+  if (twice) return fileProblem('(table)', `${twice.degC} °C is there twice`);
   const rising = sorted[1]!.ohms > sorted[0]!.ohms;
   const turn = sorted.find(
     (p, i) => i > 0 && (rising ? p.ohms <= sorted[i - 1]!.ohms : p.ohms >= sorted[i - 1]!.ohms),

@@ -56,11 +56,7 @@ const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
 export function validateValue(id: string, value: unknown): ValueProblem | null {
   const setting = findSetting(id);
   if (!setting)
-    return problem(
-      'unknownSetting',
-      id,
-      `${id} is no setting of the dictionary; see \`brine settings\` for the ids`,
-    );
+    return problem('unknownSetting', id, `${id} is not a known setting; see \`brine settings\` for the ids`);
   const dimension = dimensionOfKind[setting.kind];
   if (dimension)
     return isQuantity(value)

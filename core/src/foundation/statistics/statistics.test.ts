@@ -22,7 +22,7 @@ describe('quantiles', () => {
     }
   });
 
-  test('none of nothing is no number, and the list stays as it was', () => {
+  test('none of nothing is not a number, and the list stays as it was', () => {
     expect([median([]), quantile([], 0.3)]).toEqual([Number.NaN, Number.NaN]);
     const list = [3, 1, 2];
     median(list);

@@ -10,7 +10,7 @@ export const schools = {
   probeFailure: {
     question: 'What does the compressor do when the air probe fails?',
     sides: {
-      stop: { name: 'save the compressor', costs: 'the goods warm up until somebody comes' },
+      stop: { name: 'save the compressor', costs: 'the product warms up until somebody comes' },
       run: { name: 'save the product', costs: 'the compressor may run to death, and a refrigerator freezes' },
       dutyCycle: { name: 'fixed duty', costs: 'the times fit one load only' },
     },
@@ -25,7 +25,7 @@ export const schools = {
     default: 'wide',
   },
   restartProtection: {
-    question: 'How long does the compressor rest?',
+    question: 'How long does the compressor stay off?',
     sides: {
       none: {
         name: 'none: a solenoid on a rack',
@@ -37,7 +37,7 @@ export const schools = {
     default: 'short',
   },
   freezerFans: {
-    question: 'What does a freezer fan do in the rest?',
+    question: 'What does a freezer fan do in the off-cycle?',
     sides: {
       stop: { name: 'off', costs: 'air layers while it stands' },
       cycle: { name: 'cycled', costs: 'a little fan heat' },
@@ -46,7 +46,7 @@ export const schools = {
     default: 'stop',
   },
   refrigeratorFans: {
-    question: 'What does a refrigerator fan do in the rest?',
+    question: 'What does a refrigerator fan do in the off-cycle?',
     sides: {
       run: { name: 'run', costs: 'fan heat all day' },
       stop: { name: 'stop', costs: 'frost stays on the coil and air layers' },
@@ -89,7 +89,7 @@ export const schools = {
   userRange: {
     question: 'How far may the user turn it?',
     sides: {
-      narrow: { name: 'narrow and locked', costs: 'each change of goods is a call' },
+      narrow: { name: 'narrow and locked', costs: 'each change of product is a call' },
       open: { name: 'open', costs: 'somebody will turn it' },
     },
     default: 'narrow',
@@ -131,8 +131,11 @@ export const schools = {
   condenserFans: {
     question: 'When may condenser fans run?',
     sides: {
-      withCompressor: { name: 'only with a compressor', costs: 'some heat stays in the coil in the rest' },
-      always: { name: 'always', costs: 'on cold nights they cool a system that rests' },
+      withCompressor: {
+        name: 'only with a compressor',
+        costs: 'some heat stays in the coil in the off-cycle',
+      },
+      always: { name: 'always', costs: 'on cold nights they cool a system that is off' },
     },
     default: 'withCompressor',
   },

@@ -27,7 +27,7 @@ export const icePointSteps: readonly Step[] = [
     why: 'Filters of the control hold the display back.',
   },
   {
-    does: 'Note what offset stands in the control now.',
+    does: 'Note what offset is in the control now.',
     why: 'The new offset replaces it and must contain it.',
   },
 ];

@@ -64,7 +64,7 @@ export const noHighAlarm: Check = ({ values }) => {
       code: 'noHighAlarm',
       severity: 'warning',
       settings: ['alarms.reference'],
-      message: 'No high alarm is in force: a dead compressor is found by the goods.',
+      message: 'No high alarm is in force: a dead compressor is found by the product.',
       numbers: {},
     },
   ];
@@ -85,7 +85,7 @@ export const mutedTooShort: Check = ({ values }) => {
       code: 'mutedTooShort',
       severity: 'warning',
       settings: ['alarms.defrostExclusion', 'alarms.delay'],
-      message: `${Math.round(quiet / 60)} min after the drain the high alarm may sound; the air of a heated defrost needs ${RECOVERY_S / 60} min and more to come back. Lengthen the exclusion.`,
+      message: `${Math.round(quiet / 60)} min after the drip time the high alarm may sound; the air of a heated defrost needs ${RECOVERY_S / 60} min and more to come back. Lengthen the exclusion.`,
       numbers: { quiet },
     },
   ];

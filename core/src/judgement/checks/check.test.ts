@@ -101,21 +101,21 @@ describe('sound values raise nothing', () => {
 describe('each mistake is found', () => {
   test.each([
     [
-      'cut-in above the goods: 38 + 5 restarts at 43',
+      'cut-in above the product: 38 + 5 restarts at 43',
       soundCooler,
       { 'regulation.setpoint': f(38), 'regulation.differential': dF(5), 'regulation.setpointMax': f(38) },
       cooler,
       'cutInAboveGoodsLimit',
     ],
     [
-      'cut-in above the goods at the top of the user range',
+      'cut-in above the product at the top of the user range',
       soundCooler,
       { 'regulation.setpointMax': f(39) },
       cooler,
       'userRangeAboveGoodsLimit',
     ],
     [
-      'cut-out below what the goods stand',
+      'cut-out below what the product bears',
       soundCooler,
       { 'regulation.setpoint': f(31), 'regulation.setpointMin': f(30), 'alarms.lowTemperature': f(28) },
       cooler,
@@ -136,7 +136,7 @@ describe('each mistake is found', () => {
       'lowAlarmAboveCutOut',
     ],
     [
-      'high alarm far above the goods',
+      'high alarm far above the product',
       soundFreezer,
       { 'alarms.highTemperature': f(20) },
       freezer,
@@ -157,14 +157,14 @@ describe('each mistake is found', () => {
       'intervalTooShort',
     ],
     [
-      'end temperature without a coil probe',
+      'termination temperature without a coil probe',
       soundFreezer,
       { 'probes.coilPresent': false },
       freezer,
       'endTemperatureWithoutCoilProbe',
     ],
     [
-      'end temperature on a unit without a coil probe',
+      'termination temperature on a unit without a coil probe',
       soundFreezer,
       {},
       { ...freezer, probes: ['air'] as const },

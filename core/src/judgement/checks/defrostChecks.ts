@@ -21,7 +21,7 @@ export const intervalTooShort: Check = ({ values }) => {
       code: 'intervalTooShort',
       severity: 'error',
       settings: ['defrost.interval', 'defrost.maxDuration', 'defrost.drainTime'],
-      message: `${left} min of cooling are left between defrosts of up to ${Math.round(away / 60)} min with their drain; a box needs at least ${RECOVERY_S / 60}. Lengthen the interval.`,
+      message: `${left} min of cooling are left between defrosts of up to ${Math.round(away / 60)} min with their drip time; a box needs at least ${RECOVERY_S / 60}. Lengthen the interval.`,
       numbers: { interval, away, cooling },
     },
   ];

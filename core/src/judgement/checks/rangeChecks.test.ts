@@ -12,7 +12,7 @@ const boxes = applications.filter((a) => a !== 'condenserFans' && a !== 'heatMet
 describe('what is usual', () => {
   // Oracle: the plan itself, whose values may not be called unusual by the same house.
   test.each(boxes)(
-    'nothing planned for a %s is called unusual where goods and box go together',
+    'nothing planned for a %s is called unusual where product and box go together',
     (application) => {
       for (const id of Object.keys(goods) as GoodsId[]) {
         if (goodsOf(id).frozen !== isFreezer(application)) continue;

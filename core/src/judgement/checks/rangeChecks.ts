@@ -116,7 +116,7 @@ export const noRest: Check = ({ values, unit }) => {
       severity: unit ? 'error' : 'warning',
       settings: ['compressor.minOffTime'],
       message:
-        '0 min of rest: the compressor may restart against pressure that has not equalised. 2 to 3 min are usual; only a solenoid on a rack needs none.',
+        'Minimum off time 0 min: the compressor may restart against pressure that has not equalised. 2 to 3 min are usual; only a solenoid on a rack needs none.',
       numbers: { rest: 0 },
     },
   ];

@@ -95,7 +95,7 @@ function probeTests({ unit, config, code }: Facts): readonly CommissioningTest[]
       id: 'probes.air',
       group: 'probes',
       title: fans ? 'Liquid probe fails' : 'Air probe fails',
-      why: `It will, one ${fans ? 'hot day; then this decides over the pressure' : 'night; then this decides over the goods'}.`,
+      why: `It will, one ${fans ? 'hot day; then this decides over the pressure' : 'night; then this decides over the product'}.`,
       how: [`Pull one wire of the ${fans ? 'liquid' : 'air'} probe.`, 'Put it back and see the fault go.'],
       expect: `It shows a fault${code(/(air|room|box|control|regulat\w*) (probe|sensor)|probe 1|probe.*(open|short|fail)/i) && ` ${code(/(air|room|box|control|regulat\w*) (probe|sensor)|probe 1|probe.*(open|short|fail)/i)}`}, and ${faultWords[onFault][fans ? 'fans' : 'box']}${duty}.`,
       measure: null,

@@ -172,7 +172,7 @@ describe('a heat meter', () => {
     ]);
     expect(judgeValue(one(list, 'meter.heat'), -5)).toBe('failed');
   });
-  test('it regulates nothing: no outputs, no alarms of goods, nothing starts by itself', () => {
+  test('it regulates nothing: no outputs, no alarms of product, nothing starts by itself', () => {
     expect(ids(list).filter((id) => /^(regulation|defrost|alarms|door|outputs)\./.test(id))).toEqual([]);
     expect(one(list, 'memory.kept').caution).toBeNull();
     expect(one(list, 'probes.supply').expect).toContain('“E.SUP”');

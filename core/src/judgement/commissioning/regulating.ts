@@ -43,9 +43,9 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
     id: 'regulation.cutIn',
     group: 'regulation',
     title: cools ? 'Cut-in' : 'Starts heating',
-    why: `Set point and differential together; ${fans ? 'the pressure follows from it' : 'a limit of the goods lies just above'}.`,
+    why: `Set point and differential together; ${fans ? 'the pressure follows from it' : 'a limit of the product lies just above'}.`,
     how: ['Read the display in the moment it starts; hold the probe in the hand if you cannot wait.'],
-    expect: `It starts at ${degrees(cutIn)}${minOff > 0 ? ', or later if its rest is not over' : ''}.`,
+    expect: `It starts at ${degrees(cutIn)}${minOff > 0 ? ', or later if its minimum off time is not over' : ''}.`,
     measure: {
       unit: 'degC',
       label: 'at the start',
@@ -59,7 +59,7 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
     tests.push({
       id: 'regulation.rest',
       group: 'regulation',
-      title: 'Rest time honoured',
+      title: 'Minimum off time kept',
       why: 'A restart against pressure kills a compressor.',
       how: [
         'Start the timer when it stops.',
@@ -108,7 +108,7 @@ export function defrostTests(facts: Facts): readonly CommissioningTest[] {
       title: 'Starts by hand',
       why: 'What cannot be started cannot be tested later either.',
       how: [
-        'Start a defrost with the key strokes of this control.',
+        'Start a defrost with the keystrokes of this control.',
         heats ? 'Compressor or valve, heater and fans one after the other.' : 'The compressor stops.',
       ],
       expect: `${defrost.method === 'electric' ? 'Compressor off, heater on' : defrost.method === 'hotGas' ? 'The hot gas valve opens' : 'Compressor off'}, fans ${fans.controlled && !fans.runsInDefrost ? 'off' : 'on'}.`,

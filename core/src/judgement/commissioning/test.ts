@@ -20,7 +20,7 @@ export const groupNames: Readonly<Record<TestGroup, string>> = {
   dead: 'Before it is energised',
   power: 'Power-up',
   outputs: 'Outputs, one by one',
-  regulation: 'Cut-out, cut-in, rest',
+  regulation: 'Cut-out, cut-in, minimum off time',
   fans: 'Fans on the condenser',
   transport: 'Start, run mode, confirming',
   meter: 'Two sensors, one heat',

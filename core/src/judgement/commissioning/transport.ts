@@ -47,7 +47,7 @@ export function transportTests(facts: Facts): readonly CommissioningTest[] {
       ...base,
       id: 'transport.runMode',
       title: 'Run mode',
-      why: 'Goods that breathe need air that moves; frozen ones need only cold.',
+      why: 'Product that breathes needs air that moves; frozen product needs only cold.',
       how: ['Wait until the body is down to its set point, then go on watching until the next start.'],
       expect:
         values['transport.runMode'] === 'startStop'

@@ -145,7 +145,7 @@ export const boxCauses: readonly Cause[] = [
   },
   {
     id: 'deadFan',
-    name: 'An evaporator fan stands',
+    name: 'An evaporator fan is stopped',
     share: 6,
     decision: 'repair',
     does: 'Motor, blade, door switch; ice in the guard.',
@@ -159,7 +159,7 @@ export const boxCauses: readonly Cause[] = [
     name: 'The fans start too soon after a defrost',
     share: 4,
     decision: 'reprogram',
-    does: 'Let the coil freeze first: delay or restart temperature, and drain.',
+    does: 'Let the coil freeze first: delay or restart temperature, and drip time.',
     fits: (u) => defrosts(u) && u.defrostMethod !== 'offCycle',
     shows: { frostAtFans: 0.85, warmAfterDefrost: 0.5, waterOnFloor: 0.15 },
     checks: { setPointOnSheet: 0.3, defrostNow: 0.2 },

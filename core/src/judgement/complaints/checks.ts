@@ -72,7 +72,7 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     caution: 'Live reading: by a qualified person with rated meter and leads.',
   },
   fanTurns: {
-    question: 'Does an evaporator fan stand, or turn the wrong way?',
+    question: 'Is an evaporator fan stopped, or does it turn the wrong way?',
     how: 'Look and feel for air at each fan while it should run.',
     minutes: 1,
   },
@@ -93,7 +93,7 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     caution: 'Refrigerant work only by certified persons.',
   },
   compressorAmps: {
-    question: 'Does the compressor stand or draw far from its plate although it is called?',
+    question: 'Is the compressor stopped, or does it draw far from its plate although it is called?',
     how: 'Clamp its feed while the control calls.',
     minutes: 4,
     caution: 'Live reading: by a qualified person with rated meter and leads.',
@@ -136,7 +136,7 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     minutes: 8,
   },
   fansEach: {
-    question: 'Does a fan stand, or turn the wrong way, while the others run?',
+    question: 'Is a fan stopped, or does it turn the wrong way, while the others run?',
     how: 'Look at each from outside the guard while they should run.',
     minutes: 1,
     caution: 'Fans start by themselves: guards on, hands out.',
@@ -176,7 +176,7 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     minutes: 2,
   },
   restPressure: {
-    question: 'Does it stand above the saturation of the outdoor air after an hour’s rest?',
+    question: 'Does it stand above the saturation of the outdoor air after an hour off?',
     how: 'Gauge and outdoor temperature once both are still; the saturation page gives the pressure.',
     minutes: 15,
     caution: 'Refrigerant work only by certified persons.',

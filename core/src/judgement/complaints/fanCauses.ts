@@ -144,7 +144,7 @@ export const fanCauses: readonly FanCause[] = [
   },
   {
     id: 'fansOneDead',
-    name: 'A fan stands: motor, capacitor or contactor',
+    name: 'A fan is stopped: motor, capacitor or contactor',
     share: 10,
     decision: 'repair',
     does: 'Prove dead, turn it by hand, measure winding and capacitor.',

@@ -40,14 +40,14 @@ export function signsFor(application: Application): readonly SignId[] {
 
 /** Signs in the words of the people there. */
 export const signNames: Readonly<Record<SignId, string>> = {
-  boxWarm: 'Warmer than the dial says',
-  boxCold: 'Colder than the dial says',
+  boxWarm: 'Warmer than the set point',
+  boxCold: 'Colder than the set point',
   alwaysRunning: 'Runs all the time',
   shortCycles: 'Starts and stops all the time',
   iceOnCoil: 'Ice on the coil',
   frostAtFans: 'Frost at the fans or the door',
   iceOnPlate: 'Ice on the plate or the back wall',
-  alarmNags: 'The alarm nags',
+  alarmNags: 'The alarm keeps sounding',
   controlWet: 'The control is wet or fogged',
   displayFaint: 'The display is faint or flickers',
   waterOnFloor: 'Water under it',
@@ -55,7 +55,7 @@ export const signNames: Readonly<Record<SignId, string>> = {
   pressureTrips: 'High pressure trips on warm days',
   fansHunt: 'Fans come and go, or swing up and down',
   fansFlatOut: 'Fans run full even when it is cool',
-  fansStand: 'Fans stand while a compressor runs',
+  fansStand: 'Fans are stopped while a compressor runs',
   valveStarves: 'Boxes go warm on cold nights',
   noisyAtNight: 'Neighbours hear them at night',
   fanAlarm: 'The fans’ control shows a fault',

@@ -113,7 +113,7 @@ export function faultSpeed(log: Log): FaultSpeed | string {
         ? [`The log spans ${days.toFixed(1)} days; a normal week has seven, with its warmest afternoon.`]
         : []),
       ...(gaps > 0.1 * (days * SECONDS_PER_DAY) ? [`${(gaps / 3600).toFixed(0)} h of it are gaps.`] : []),
-      ...(running ? [] : ['It does not say when a compressor ran, so that rests count too.']),
+      ...(running ? [] : ['It does not say when a compressor ran, so that off-cycles count too.']),
     ],
   };
 }

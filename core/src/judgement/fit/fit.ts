@@ -208,7 +208,8 @@ function methodGaps(needs: UnitNeeds, definition: ControllerDefinition): readonl
             lacks: `knows only ${methods.map((m) => methodWords[m] ?? m).join(', ')}`,
             bridge: {
               kind: 'leaveEmpty',
-              words: 'Its defrost relay stays empty: the compressor rests while it believes to heat.',
+              words:
+                'Its defrost relay stays empty: the compressor is off while the control believes that it heats.',
             },
           }
         : {

@@ -142,8 +142,8 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
       setting: 'regulation.setpointMax',
       value: quantity(band.setpoint.value + up.value, band.setpoint.unit),
       reason: narrow
-        ? `Not warmer than the set point: cut-in would pass the limit of the goods.`
-        : `The user may go ${printQuantity(up)} warmer; cut-in may then pass the limit of the goods.`,
+        ? `Not warmer than the set point: cut-in would pass the limit of the product.`
+        : `The user may go ${printQuantity(up)} warmer; cut-in may then pass the limit of the product.`,
       school: 'userRange',
     },
   ];
@@ -157,7 +157,7 @@ function heatedDrafts(basis: PlanBasis, band: Band, limitText: string): readonly
     {
       setting: 'regulation.setpoint',
       value: band.setpoint,
-      reason: `Heating begins at ${printQuantity(band.cutIn)}, above the least the goods may have: ${limitText}. It ends ${printQuantity(band.differential)} higher.`,
+      reason: `Heating begins at ${printQuantity(band.cutIn)}, above the least the product may have: ${limitText}. It ends ${printQuantity(band.differential)} higher.`,
     },
     {
       setting: 'regulation.differential',
@@ -174,7 +174,7 @@ function heatedDrafts(basis: PlanBasis, band: Band, limitText: string): readonly
     {
       setting: 'regulation.setpointMin',
       value: band.setpoint,
-      reason: 'Not colder than the set point: heating would begin below the limit of the goods.',
+      reason: 'Not colder than the set point: heating would begin below the limit of the product.',
       school: 'userRange',
     },
     {

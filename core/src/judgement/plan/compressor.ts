@@ -8,13 +8,16 @@ export function planCompressor(basis: PlanBasis): readonly Draft[] {
 
 function rests(basis: PlanBasis): readonly Draft[] {
   if (basis.heated)
-    return [{ setting: 'compressor.minOffTime', value: minutes(0), reason: 'A heater needs no rest.' }];
+    return [
+      { setting: 'compressor.minOffTime', value: minutes(0), reason: 'A heater needs no minimum off time.' },
+    ];
   if (basis.unit.compressor === 'rackSolenoid')
     return [
       {
         setting: 'compressor.minOffTime',
         value: minutes(0),
-        reason: 'The relay opens a solenoid valve on a rack; the rack rests its own compressors.',
+        reason:
+          'The relay opens a solenoid valve on a rack; the rack keeps the off time of its own compressors.',
         school: 'restartProtection',
       },
       {
@@ -28,7 +31,7 @@ function rests(basis: PlanBasis): readonly Draft[] {
   const rest = side === 'long' ? 5 : 3;
   const kept =
     side === 'none'
-      ? ' A rest of none was asked for, but this relay switches a compressor: 3 min stays.'
+      ? ' No minimum off time was requested, but this relay switches a compressor: 3 min stays.'
       : '';
   return [
     {
@@ -53,7 +56,7 @@ function probeFailure(basis: PlanBasis): readonly Draft[] {
       {
         setting: 'compressor.onProbeFault',
         value: 'stop',
-        reason: 'A heater that nothing measures must not run, whatever the goods cost.',
+        reason: 'A heater that nothing measures must not run, whatever the product costs.',
       },
     ];
   const side = basis.side('probeFailure');
@@ -61,7 +64,7 @@ function probeFailure(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'compressor.onProbeFault',
       value: side,
-      reason: `The answer depends on which is dearer, the goods or the compressor: ${describeSide('probeFailure', side)}.`,
+      reason: `The answer depends on which is dearer, the product or the compressor: ${describeSide('probeFailure', side)}.`,
       school: 'probeFailure',
     },
   ];
@@ -78,7 +81,7 @@ function probeFailure(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'compressor.faultOffTime',
       value: minutes(off),
-      reason: 'Longer than the rest the compressor needs.',
+      reason: 'Longer than the off time the compressor needs.',
       school: 'probeFailure',
     },
   ];

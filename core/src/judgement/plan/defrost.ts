@@ -36,7 +36,7 @@ export function planDefrost(basis: PlanBasis): readonly Draft[] {
       setting: 'defrost.maxDuration',
       value: minutes(backstop(basis)),
       reason:
-        'The backstop. A defrost that always ends by time says that the end temperature, the heater or the coil probe is wrong.',
+        'The backstop. A defrost that always ends by time says that the termination temperature, the heater or the coil probe is wrong.',
     },
     {
       setting: 'defrost.drainTime',
@@ -84,7 +84,7 @@ function methodReason(basis: PlanBasis): string {
     case 'offCycle':
       return basis.freezer
         ? 'The unit was said to defrost off-cycle, but box air below freezing melts nothing: see the finding.'
-        : 'Box air above freezing melts the frost while the compressor rests.';
+        : 'Box air above freezing melts the frost while the compressor is off.';
     case 'none':
       return 'The unit was said to need no defrost.';
   }

@@ -32,7 +32,7 @@ function inTheRest(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'fans.restOffTime',
       value: minutes(5),
-      reason: 'Five minutes of rest between the stirs.',
+      reason: 'Five minutes off between the stirs.',
       school,
     },
   ];
@@ -47,7 +47,7 @@ function inDefrost(basis: PlanBasis): readonly Draft[] {
       value,
       reason: offCycle
         ? 'Box air is what melts the frost.'
-        : 'Heat and steam stay at the coil instead of being blown over the goods.',
+        : 'Heat and steam stay at the coil instead of being blown over the product.',
       ...(offCycle && { school: 'offCycleFans' as const }),
     },
   ];
@@ -114,7 +114,7 @@ function atTheDoor(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'alarms.doorDelay',
       value: minutes(5),
-      reason: 'Loading takes less; a door ajar is called before the goods are warm.',
+      reason: 'Loading takes less; a door ajar is called before the product is warm.',
     },
   ];
 }

@@ -71,6 +71,6 @@ describe('transport units', () => {
     expect(van('frozenFish')['transport.runMode']).toBe('startStop');
     expect(number(van('frozenFish'), 'transport.confirmTime')).toBe(10);
   });
-  test('frozen goods make a freezer of it', () =>
+  test('frozen product makes a freezer of it', () =>
     expect(number(van('frozenFish'), 'regulation.setpoint')).toBeLessThan(-18));
 });

@@ -56,14 +56,14 @@ function sides(): Partial<Record<SchoolId, string>>[] {
 }
 
 describe('a plan', () => {
-  test('is computed from the limit of the goods downward', () => {
+  test('is computed from the limit of the product downward', () => {
     // −18 °C is −0.4 °F; 1 K of margin is 1.8 dF: −2.2, whole degrees to the cold side −3; 6 dF below that −9.
     const band = switchingBand(valuesOf(plan(freezer)))!;
     expect(valueIn(quantity(band.cutIn, 'degC'), 'degF')).toBeCloseTo(-3, 9);
     expect(valueIn(quantity(band.cutOut, 'degC'), 'degF')).toBeCloseTo(-9, 9);
   });
 
-  test('of every kind of unit is possible, keeps the goods inside their limits, and its alarms outside the band', () => {
+  test('of every kind of unit is possible, keeps the product inside its limits, and its alarms outside the band', () => {
     for (const unit of everyUnit) {
       const values = valuesOf(plan(unit));
       const band = switchingBand(values)!;
@@ -117,7 +117,7 @@ describe('a plan', () => {
     ).toBe('stop');
   });
 
-  test('a rack rests its own compressors, a compressor of its own never goes without', () => {
+  test('a rack keeps the off time of its own compressors, a compressor of its own never goes without', () => {
     const rest = (unit: UnitDescription) => valuesOf(plan(unit))['compressor.minOffTime'];
     expect(rest({ ...freezer, compressor: 'rackSolenoid' })).toEqual({ value: 0, unit: 'min' });
     expect(rest({ ...freezer, schools: { restartProtection: 'none' } })).toEqual({ value: 3, unit: 'min' });

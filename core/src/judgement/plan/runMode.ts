@@ -27,12 +27,12 @@ export function runModeFor(id: GoodsId): RunModeAdvice {
     return {
       mode: 'continuous',
       why: `${name} breathe: they give off heat and moisture all the way, and still air lets it stand between the packs.`,
-      other: 'Start-stop saves fuel, but warm nests grow in the load while the fan rests.',
+      other: 'Start-stop saves fuel, but warm nests grow in the load while the fan is off.',
     };
   if (frozen)
     return {
       mode: 'startStop',
-      why: `${name}: a frozen load holds itself for the length of a rest, and nothing in it breathes.`,
+      why: `${name}: a frozen load holds itself for the length of an off-cycle, and nothing in it breathes.`,
       other: 'Continuous burns more fuel and dries out what is not wrapped.',
     };
   if (narrow.has(id))
@@ -43,7 +43,7 @@ export function runModeFor(id: GoodsId): RunModeAdvice {
     };
   return {
     mode: 'startStop',
-    why: `${name}: wrapped and cold when loaded; a rest of some minutes does it no harm.`,
+    why: `${name}: wrapped and cold when loaded; an off-cycle of some minutes does it no harm.`,
     other: 'Continuous holds the air closer and burns more fuel; take it for short trips with many stops.',
   };
 }

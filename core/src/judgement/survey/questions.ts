@@ -73,7 +73,7 @@ export const unitQuestions: readonly Question[] = [
   {
     id: 'goods',
     label: 'What is kept in it?',
-    why: 'The limit of the goods decides cut-in.',
+    why: 'The limit of the product decides cut-in.',
     form: {
       type: 'choice',
       options: Object.fromEntries(Object.entries(goods).map(([id, g]) => [id, g.name])),
@@ -97,7 +97,7 @@ export const unitQuestions: readonly Question[] = [
   {
     id: 'compressor',
     label: 'What does the cooling relay switch?',
-    why: 'A rack rests its own compressors.',
+    why: 'A rack keeps the off time of its own compressors.',
     form: { type: 'choice', options: names(compressorDuties, dutyNames) },
     required: false,
   },

@@ -151,8 +151,8 @@ describe('what the tools say holds', () => {
     const { input } = opened('boat');
     const rows = tableOf(reported('battery', input), 'battery').rows;
     const ah = (name: string) => number(rows.find((r) => r.cells[0]!.startsWith(name))?.cells[1]);
-    expect(ah('Insulation half')).toBeLessThan(ah('As set'));
-    expect(ah('Insulation wet')).toBeGreaterThan(ah('As set'));
+    expect(ah('Insulation half')).toBeLessThan(ah('In the unit'));
+    expect(ah('Insulation wet')).toBeGreaterThan(ah('In the unit'));
     expect(ah('Set point 4')).toBeLessThan(ah('Set point 0'));
     const [now] = rows;
     expect(number(now!.cells[2])).toBeCloseTo((110 * 0.5) / (number(now!.cells[1]) - 6), 0);

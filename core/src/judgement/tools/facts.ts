@@ -43,7 +43,7 @@ export const toolFactWords = {
   setbackFrom: { label: 'Shut from', unit: 'h', from: 0, to: 23, usual: 20 },
   setbackTo: { label: 'until', unit: 'h', from: 0, to: 23, usual: 6 },
 
-  rackRest: { label: 'Rest the rack keeps itself', unit: 'min', from: 0, to: 30, usual: 5 },
+  rackRest: { label: 'Off time the rack keeps itself', unit: 'min', from: 0, to: 30, usual: 5 },
 
   meterFlow: { label: 'Flow', unit: 'm³/h', from: 0.001, to: 1000, usual: 1.2 },
   supplyReads: { label: 'Supply, raw', unit: '°C', from: -20, to: 150, usual: 64, temperature: true },

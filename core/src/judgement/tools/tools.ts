@@ -67,7 +67,7 @@ export const tools: Readonly<Record<ToolId, Tool>> = {
   },
   water: {
     name: 'Water',
-    question: 'How does the water answer, does the chiller ice, which limits do not nag?',
+    question: 'How does the water answer, does the chiller ice, which limits do not keep sounding?',
     facts: [
       'waterLitres',
       'salinity',
@@ -118,7 +118,7 @@ export const tools: Readonly<Record<ToolId, Tool>> = {
   },
   rack: {
     name: 'Rack',
-    question: 'Why does this box rest no compressor?',
+    question: 'Why does this box keep no minimum off time?',
     facts: ['rackRest'],
     belongs: ({ unit }) => unit.compressor === 'rackSolenoid' && unit.application !== 'condenserFans',
     work: rackReport,

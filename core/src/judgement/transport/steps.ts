@@ -103,7 +103,7 @@ export const tripSteps: readonly TripStep[] = [
     id: 'runMode',
     stage: 'preCool',
     title: 'Running',
-    how: 'Continuous or start-stop as the goods need it.',
+    how: 'Continuous or start-stop as the product needs it.',
   },
   {
     id: 'preCooled',
@@ -158,7 +158,7 @@ export const tripSteps: readonly TripStep[] = [
     id: 'body',
     stage: 'delivery',
     title: 'Body empty and clean',
-    how: 'Swept, drains open, doors ajar if it rests.',
+    how: 'Swept, drains open, doors ajar if it is off.',
   },
 ];
 

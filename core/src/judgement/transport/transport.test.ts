@@ -63,7 +63,7 @@ describe('the steps', () => {
 describe('the trip', () => {
   const show = (c: number) => `${c.toFixed(1)} °C`;
   const at = (clock: string) => `2026-11-20T${clock}:00.000Z`;
-  test('minutes beyond the limit of the goods, by hand: 06:30 to 07:15 warm', () => {
+  test('minutes beyond the limit of the product, by hand: 06:30 to 07:15 warm', () => {
     const said = judgeTrip(
       [
         { at: at('06:00'), place: 'return', celsius: 1 },
@@ -87,7 +87,7 @@ describe('the trip', () => {
   test('all well, and nothing read', () => {
     expect(
       judgeTrip([{ at: at('06:00'), place: 'return', celsius: 1 }], [], 'freshFish', show).words,
-    ).toEqual(['The one reading lies within the limits of the goods.']);
+    ).toEqual(['The one reading lies within the limits of the product.']);
     expect(judgeTrip([], [], 'produce', show).words).toEqual(['No reading was taken yet.']);
   });
 });

@@ -59,7 +59,7 @@ export function judgeTrip(
   const words = [
     ...(high !== null && warmest !== null && warmest > high
       ? [
-          `${name} stood at ${show(warmest)}, their limit is ${show(high)}${warm > 0 ? `: ${Math.round(warm)} min beyond it` : ''}.`,
+          `${name} stood at ${show(warmest)}, its limit is ${show(high)}${warm > 0 ? `: ${Math.round(warm)} min beyond it` : ''}.`,
         ]
       : []),
     ...(low !== null && coldest !== null && coldest < low
@@ -80,8 +80,8 @@ export function judgeTrip(
         ? []
         : [
             temperatures.length === 1
-              ? 'The one reading lies within the limits of the goods.'
-              : `All ${temperatures.length} readings lie within the limits of the goods.`,
+              ? 'The one reading lies within the limits of the product.'
+              : `All ${temperatures.length} readings lie within the limits of the product.`,
           ]),
   ];
   return {

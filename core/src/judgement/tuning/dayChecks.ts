@@ -50,7 +50,7 @@ export const dayChecks: readonly DayCheck[] = [
         : {
             severity: 'error',
             settings: ['regulation.setpoint', 'regulation.differential'],
-            message: `On a day as described the goods reach ${show(day.figures.product.max)}, their limit is ${show(limits.max)}.`,
+            message: `On a day as described the product reaches ${show(day.figures.product.max)}, its limit is ${show(limits.max)}.`,
             numbers: { reached: day.figures.product.max, limit: limits.max },
           },
     changes: (v) => [
@@ -108,7 +108,7 @@ export const dayChecks: readonly DayCheck[] = [
         : {
             severity: 'warning',
             settings: ['defrost.drainTime'],
-            message: `${grams(f.waterLeftAfterDrain!)} of water are still on the coil when cooling begins again, and freeze on: drain longer.`,
+            message: `${grams(f.waterLeftAfterDrain!)} of water are still on the coil when cooling begins again, and freeze on: drip longer.`,
             numbers: { water: f.waterLeftAfterDrain! },
           },
     changes: (v) => longer(v, 'defrost.drainTime', [1, 2, 3, 4, 6, 8]),
@@ -126,7 +126,7 @@ export const dayChecks: readonly DayCheck[] = [
         : {
             severity: 'warning',
             settings: ['compressor.minOffTime', 'regulation.differential'],
-            message: `Held ${minutes(held)} a day by the rest: cooling begins at ${show(f.cutIn!)}, ${showDifference(over)} past cut-in. The differential is too narrow for so long a rest.`,
+            message: `Held ${minutes(held)} a day by the minimum off time: cooling begins at ${show(f.cutIn!)}, ${showDifference(over)} past cut-in. The differential is too narrow for so long an off time.`,
             numbers: { over, held },
           };
     },
@@ -168,7 +168,7 @@ export const dayChecks: readonly DayCheck[] = [
               'alarms.delay',
               'alarms.defrostExclusion',
             ].filter((id) => id in seen.values),
-            message: `${[high > 0 ? count(high, 'high alarm') : '', low > 0 ? count(low, 'low alarm') : ''].filter(Boolean).join(' and ')} on a day with nothing broken: it nags until somebody turns it off.`,
+            message: `${[high > 0 ? count(high, 'high alarm') : '', low > 0 ? count(low, 'low alarm') : ''].filter(Boolean).join(' and ')} on a day with nothing broken: it keeps sounding until somebody turns it off.`,
             numbers: { high, low },
           };
     },

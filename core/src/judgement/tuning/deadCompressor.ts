@@ -24,7 +24,7 @@ export interface Called {
 /** Why a late call speaks against a variant. */
 export const lateSays = ({ late }: Called): string =>
   Number.isFinite(late)
-    ? `a dead compressor is called only ${late.toFixed(0)} min after the goods have passed their limit`
+    ? `a dead compressor is called only ${late.toFixed(0)} min after the product has passed its limit`
     : `a dead compressor is not called in ${WATCHED_H} h`;
 
 /** The worse of two moments: at rest between defrosts, and half an interval later. */

@@ -59,10 +59,10 @@ function goodsSay(f: Figures, { storage }: Scenario, display: TemperatureUnit): 
   const show = (celsius: number) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display);
   return [
     ...(storage.max !== null && f.product.max > storage.max + PRODUCT_TOLERANCE_K
-      ? [`goods reach ${show(f.product.max)}, limit ${show(storage.max)}`]
+      ? [`product reaches ${show(f.product.max)}, limit ${show(storage.max)}`]
       : []),
     ...(storage.min !== null && f.product.min < storage.min - PRODUCT_TOLERANCE_K
-      ? [`goods fall to ${show(f.product.min)}, limit ${show(storage.min)}`]
+      ? [`product falls to ${show(f.product.min)}, limit ${show(storage.min)}`]
       : []),
   ];
 }
@@ -109,8 +109,8 @@ export const goals: Readonly<Record<GoalId, Goal>> = {
     },
   },
   quietAlarm: {
-    name: 'An alarm that does not nag',
-    question: `No nuisance alarm on a busy day, but a dead compressor is called within ${CALL_WITHIN} min of the goods passing their limit`,
+    name: 'An alarm that does not keep sounding',
+    question: `No nuisance alarm on a busy day, but a dead compressor is called within ${CALL_WITHIN} min of the product passing its limit`,
     settings: (values) => [
       values['alarms.reference'] === 'relative' ? 'alarms.highOffset' : 'alarms.highTemperature',
       'alarms.delay',
@@ -140,7 +140,7 @@ export const goals: Readonly<Record<GoalId, Goal>> = {
       values['defrost.termination'] === 'temperature'
         ? ['defrost.endTemperature', 'defrost.interval']
         : ['defrost.maxDuration', 'defrost.interval'],
-    score: () => 'min a day in defrost and drain',
+    score: () => 'min a day in defrost and drip time',
     price: () => 'ice left, g',
     judge: (values, context) => {
       const scenario = scenarioOf(values, context, 72);
@@ -160,7 +160,7 @@ export const goals: Readonly<Record<GoalId, Goal>> = {
   },
   leastEnergy: {
     name: 'Least energy',
-    question: 'The least energy a day (amp hours from a battery) that keeps the goods',
+    question: 'The least energy a day (amp hours from a battery) that keeps the product',
     settings: () => ['regulation.setpoint', 'regulation.differential'],
     score: (context) => energyUnit(context.unit),
     price: (context) => `warmest product, ${context.display === 'degF' ? '°F' : '°C'}`,
@@ -193,7 +193,7 @@ function cutInSays(
   const { cutIn } = bandOf(config.stage, config.setpoint);
   return cutIn > storage.max + 1e-6
     ? [
-        `cut-in at ${printFor(quantity(Math.round(cutIn * 10) / 10, 'degC'), display)}, above the limit of the goods`,
+        `cut-in at ${printFor(quantity(Math.round(cutIn * 10) / 10, 'degC'), display)}, above the limit of the product`,
       ]
     : [];
 }

@@ -122,8 +122,8 @@ function reasonFor(task: TuningTask, rows: readonly TuningRow[], best: TuningRow
     !present || best.present
       ? ''
       : present.against.length > 0
-        ? `; as set: ${present.against.join('; ')}`
-        : `; as set: ${number(present.score)}`;
+        ? `; in the unit: ${present.against.join('; ')}`
+        : `; in the unit: ${number(present.score)}`;
   const words = best.present ? 'What is set is already best' : remedyWords(best.change);
   return `${words}: ${number(best.score)} ${label}, the least of the ${sound} of ${rows.length} variants with nothing against them${before}.`;
 }

@@ -57,7 +57,7 @@ function limitFindings(found: Analysis): readonly LogFinding[] {
       code: 'outsideLimits',
       severity: 'warning',
       message: `${parts.join(', ')}.`,
-      why: 'Whether goods that were out of range may be kept is for their owner and the authority to decide.',
+      why: 'Whether product that was out of range may be kept is for its owner and the authority to decide.',
       numbers: { minutesAbove: above, minutesBelow: below },
     },
   ];

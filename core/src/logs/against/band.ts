@@ -63,8 +63,8 @@ export function bandFindings({ log, found, config, unit }: Against): readonly Lo
       {
         code: 'restHoldsStart',
         severity: 'warning',
-        message: `${said} Its rests last ${found.restMinutesMedian!.toFixed(0)} min and its starts spread by ${difference(found.startSpread!, unit)}.`,
-        why: 'The rest time holds the compressor beyond cut-in: it is too long for this differential, or the box warms too fast.',
+        message: `${said} Its off-cycles last ${found.restMinutesMedian!.toFixed(0)} min and its starts spread by ${difference(found.startSpread!, unit)}.`,
+        why: 'The minimum off time holds the compressor beyond cut-in: it is too long for this differential, or the box warms too fast.',
         numbers,
       },
     ];
@@ -89,8 +89,8 @@ export function bandFindings({ log, found, config, unit }: Against): readonly Lo
       why: wider
         ? share > 0.35
           ? 'The air jumps when the compressor switches: the sensor hangs in the supply air.'
-          : 'Rest time, a slow or buffered sensor, or another differential than the sheet says.'
-        : 'The logger sits where the air moves less than at the control’s probe, or another differential stands in it.',
+          : 'Minimum off time, a slow or buffered sensor, or another differential than the sheet says.'
+        : 'The logger sits where the air moves less than at the control’s probe, or another differential is in it.',
       numbers,
     },
   ];
@@ -119,7 +119,7 @@ function shiftedWhy(
   if (found.changes.length > 0) return 'It was moved while the log ran: see there.';
   const offset = config.probes.airOffset;
   if (offset !== 0 && Math.abs(by + offset) < AGREES)
-    return `Just the offset that stands in the control (${difference(offset, unit)}): the logger shows the air as it is, the control as it is corrected. Check both against ice.`;
+    return `Just the offset that is in the control (${difference(offset, unit)}): the logger shows the air as it is, the control as it is corrected. Check both against ice.`;
   if (jumpShare(log, found) > 0.35)
     return 'The air jumps when the compressor switches: the sensor hangs in the supply air.';
   return by > 0

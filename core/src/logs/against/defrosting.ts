@@ -33,7 +33,7 @@ export function defrostFindings({ found, config, unit }: Against): readonly LogF
       code: 'endsByTime',
       severity: 'warning',
       message: `All ${byTime} defrosts ended by time${warmest === null ? '' : `, the coil at ${degrees(warmest)} at most`}.`,
-      why: 'The end temperature is too high, the heater too weak, the coil iced beyond what one defrost clears, or the coil probe sits wrong.',
+      why: 'The termination temperature is too high, the heater too weak, the coil iced beyond what one defrost clears, or the coil probe sits wrong.',
       numbers: { defrosts: byTime, ...(warmest !== null && { warmest }) },
     });
   findings.push(
@@ -71,7 +71,7 @@ function endFindings(
       code: 'endDiffers',
       severity: 'warning',
       message: `Defrosts end with the coil at ${degrees(usual)}; ${degrees(set)} are set.`,
-      why: 'Another end temperature stands in the control than on the sheet, an offset of the coil probe, or the logger’s sensor sits elsewhere on the coil.',
+      why: 'Another termination temperature is in the control than on the sheet, an offset of the coil probe, or the logger’s sensor sits elsewhere on the coil.',
       numbers: { endTemperature: usual, setTemperature: set },
     },
   ];

@@ -26,7 +26,7 @@ export function runningFindings(against: Against): readonly LogFinding[] {
       code: 'manyStarts',
       severity: 'warning',
       message: `${starts.toFixed(1)} starts an hour; ${MAX_STARTS_PER_HOUR} are as many as a compressor bears.`,
-      why: 'The differential is too narrow, the rest too short, or the probe hangs in the supply air.',
+      why: 'The differential is too narrow, the off time too short, or the probe hangs in the supply air.',
       numbers: { startsPerHour: starts },
     });
   const rest = config ? config.compressor.minOff / 60 : 0;
@@ -35,7 +35,7 @@ export function runningFindings(against: Against): readonly LogFinding[] {
     findings.push({
       code: 'restNotHonoured',
       severity: 'error',
-      message: `The shortest rest was ${shortest.toFixed(1)} min; ${rest.toFixed(0)} min are set.`,
+      message: `The shortest off-cycle was ${shortest.toFixed(1)} min; ${rest.toFixed(0)} min are set.`,
       why: 'Something else switches the compressor: an overload, a pressure control, a loose wire; or the value was never saved.',
       numbers: { shortestRestMinutes: shortest, restMinutes: rest },
     });

@@ -28,7 +28,7 @@ export function confidenceOf(
   const ways: Readonly<Record<FoundBy, string>> = {
     defrostColumn: 'from the defrost column',
     coil: 'from the coil’s warm spells',
-    longRests: 'from rests much longer than the others: length and end are not known',
+    longRests: 'from off-cycles much longer than the others: length and end are not known',
     air: 'from the air alone',
     nothing: 'none was seen',
   };

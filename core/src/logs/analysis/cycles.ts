@@ -103,7 +103,7 @@ function contrary(stretches: readonly Stretch[], air: Float64Array, time: Float6
     if (straightLine(x, y).slope < 0 === on) right += 1;
   }
   return all >= 10 && right / all < SENSIBLE
-    ? `too coarse: in ${all - right} of ${all} runs and rests the air moves against the compressor, so that the rows miss whole cycles`
+    ? `too coarse: in ${all - right} of ${all} runs and off-cycles the air moves against the compressor, so that the rows miss whole cycles`
     : null;
 }
 

@@ -80,7 +80,7 @@ export function readWholeLog(
   if (text.trim() === '')
     return fileProblem('(file)', 'the file is empty; expected a log with a time and readings');
   if (text.slice(0, 1 << 16).includes('\u0000'))
-    return fileProblem('(file)', 'this is no text file; expected CSV');
+    return fileProblem('(file)', 'this is not a text file; expected CSV');
   const problem = layoutProblem(layout);
   if (problem) return fileProblem('(header)', problem);
   const reader = new LogReader(layout);

@@ -31,8 +31,8 @@ const limits = { min: 0, max: 5 };
 test('a sound day has nothing against it', () => expect(judgeRun(sound, limits)).toEqual([]));
 
 test.each<[Partial<Figures>, string]>([
-  [{ product: { min: 3, mean: 5, max: 6.24 } }, 'the goods reach 6.2 °C, their limit is 5 °C'],
-  [{ product: { min: -1.3, mean: 1, max: 2 } }, 'the goods fall to −1.3 °C, their limit is 0 °C'],
+  [{ product: { min: 3, mean: 5, max: 6.24 } }, 'the product reaches 6.2 °C, its limit is 5 °C'],
+  [{ product: { min: -1.3, mean: 1, max: 2 } }, 'the product falls to −1.3 °C, its limit is 0 °C'],
   [{ iceGrown: 0.42 }, '420 g of ice grow over the run'],
   [{ iceLeftAfterDefrost: 0.3 }, '300 g of ice are left after a defrost'],
   [{ startsPerHour: 11.3 }, '11.3 starts an hour'],
@@ -44,7 +44,7 @@ test.each<[Partial<Figures>, string]>([
   expect(said[0]).toContain(sentence);
 });
 
-test('without limits of the goods none is called', () => {
+test('without limits of the product none is called', () => {
   const warm = { ...sound, product: { min: -40, mean: 0, max: 40 } };
   expect(judgeRun(warm, { min: null, max: null })).toEqual([]);
 });

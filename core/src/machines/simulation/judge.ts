@@ -18,9 +18,9 @@ export function judgeRun(
   const degrees = (celsius: number) => printFor(quantity(round(celsius), 'degC'), unit);
   const said: string[] = [];
   if (storage.max !== null && f.product.max > storage.max + PRODUCT_TOLERANCE_K)
-    said.push(`the goods reach ${degrees(f.product.max)}, their limit is ${degrees(storage.max)}`);
+    said.push(`the product reaches ${degrees(f.product.max)}, its limit is ${degrees(storage.max)}`);
   if (storage.min !== null && f.product.min < storage.min - PRODUCT_TOLERANCE_K)
-    said.push(`the goods fall to ${degrees(f.product.min)}, their limit is ${degrees(storage.min)}`);
+    said.push(`the product falls to ${degrees(f.product.min)}, its limit is ${degrees(storage.min)}`);
   if (f.iceGrown > ICE_NOTICED_KG)
     said.push(`${grams(f.iceGrown)} of ice grow over the run: the defrosts do not clear the coil`);
   if ((f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED_KG)
@@ -36,7 +36,7 @@ export function judgeRun(
     said.push(`all ${f.defrosts.time} defrosts end by time`);
   if (f.startsPerHour > MAX_STARTS_PER_HOUR)
     said.push(
-      `${f.startsPerHour.toFixed(1)} starts an hour: the differential is too narrow or the rest too short`,
+      `${f.startsPerHour.toFixed(1)} starts an hour: the differential is too narrow or the off time too short`,
     );
   for (const [cause, n] of Object.entries(f.alarms))
     said.push(`${n} ${cause} ${n === 1 ? 'alarm' : 'alarms'} in ${printNumber(round(f.hours))} h`);

@@ -36,7 +36,7 @@ describe('what is varied', () => {
   ])('%s is refused', (text, words) => expect(readVary(text)).toContain(words));
 });
 
-describe('end temperature of the demo freezer', () => {
+describe('termination temperature of the demo freezer', () => {
   const swept = sweep(
     { ...freezer, hours: 48, storage: undefined },
     vary('defrost.endTemperature=4C..16C/3K'),
@@ -56,7 +56,7 @@ describe('end temperature of the demo freezer', () => {
 test('where none is sound the one with least against it is named as such', () => {
   const hot = { ...freezer, hours: 12, storage: { max: { value: -40, unit: 'degC' } } };
   const swept = sweep(hot, vary('compressor.minOffTime=3min..5min/2min')) as Swept;
-  expect(swept.advised.reason).toMatch(/^none is sound; .*the goods reach/);
+  expect(swept.advised.reason).toMatch(/^none is sound; .*the product reaches/);
 });
 
 test('it can be stopped, and a scenario that cannot be run says why', () => {

@@ -45,7 +45,7 @@ export function readVary(text: string): Vary | string {
   if (!found) return `${text}: expected ID=a..b/step, such as defrost.endTemperature=4C..16C/2K`;
   const [, id = '', a = '', b = '', by = ''] = found;
   const setting = findSetting(id);
-  if (!setting) return `${id} is no setting of the dictionary`;
+  if (!setting) return `${id} is not a known setting`;
   const [from, to, step] = [parseQuantity(a), parseQuantity(b), parseQuantity(by)];
   if (!from.ok || !to.ok || !step.ok)
     return `${text}: expected three quantities with units, such as 4C..16C/2K`;
@@ -98,7 +98,7 @@ function advise(rows: readonly SweepRow[]): Swept['advised'] {
     );
     return {
       value: best.value,
-      reason: `${best.metrics.kWhPerDay.toFixed(1)} kWh a day, the least of the ${sound.length} of ${rows.length} that keep the goods, leave no ice and call no alarm`,
+      reason: `${best.metrics.kWhPerDay.toFixed(1)} kWh a day, the least of the ${sound.length} of ${rows.length} that keep the product, leave no ice and call no alarm`,
     };
   }
   const least = rows.reduce((one, next) => (next.against.length < one.against.length ? next : one));

@@ -101,7 +101,7 @@ test('every drill is offered by some family', () => {
   expect([...offered].sort()).toEqual(['clearAlarms', 'deeds', 'findChanged', 'restoreLocked', 'setValues']);
 });
 
-describe('marked by what stands at the end', () => {
+describe('marked by what is stored at the end', () => {
   test('values right but the menu still open is not passed', () => {
     const machine = machineOf(family('marl-4'))!;
     const drill = findChangedDrill(machine, chanceFrom(3));

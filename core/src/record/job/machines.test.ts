@@ -134,7 +134,7 @@ describe('the survey asks what a kind of unit can answer', () => {
     return form.type === 'list' ? Object.keys(form.options) : [];
   };
 
-  test('a box everything, a machine no goods, no defrost, no door', () => {
+  test('a box everything, a machine no product, no defrost, no door', () => {
     expect(asked('walkInFreezer')).toEqual(asked(undefined));
     for (const machine of ['condenserFans', 'heatMeter'])
       expect(asked(machine).filter((id) => /goods|defrost|door/.test(id))).toEqual([]);

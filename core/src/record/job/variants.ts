@@ -27,6 +27,6 @@ export function variantsOfJob(program: Program, target: ControllerDefinition | n
       values: settingsOfCodes(target!, fullMemory(target!, new Map(Object.entries(preset.values)))),
     })),
     ...(unit ? [{ id: 'plan', name: 'Plan', values: valuesOf(plan(unit)) }] : []),
-    { id: 'set', name: 'As set', values: inForce },
+    { id: 'set', name: 'In the unit', values: inForce },
   ];
 }

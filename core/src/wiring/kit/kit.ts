@@ -193,7 +193,7 @@ const placement: Readonly<Record<string, string>> = {
   air: 'In the return air, not in the supply, not touching metal.',
   coil: 'Where frost stays longest, gripped by the fins.',
   liquid: 'On the liquid line, after the condenser.',
-  product: 'Among the goods, buffered.',
+  product: 'Among the product, buffered.',
 };
 
 function fixing(definition: ControllerDefinition, { hole }: SiteMeasures): readonly KitLine[] {

@@ -101,7 +101,7 @@ const loopRows = computed(() =>
   shownLoops.value.map(({ t, present }) => ({
     id: `${t.band}:${t.integralTime}:${t.speedMin}`,
     cells: [
-      `${kelvin(t.band)}${present ? ', as set' : ''}`,
+      `${kelvin(t.band)}${present ? ', in the unit' : ''}`,
       integral.value ? `${t.integralTime} s` : 'none',
       `${Math.round(t.speedMin * 100)} %, ${t.kickTime > 0 ? `${t.kickTime} s kick` : 'no kick'}`,
       t.hunts ? `${t.turnsPerHour.toFixed(0)}, hunts` : t.turnsPerHour.toFixed(0),
@@ -197,7 +197,7 @@ const marks = computed(() => {
         :editable="session.mayWrite"
       />
     </div>
-    <p v-if="!config">Choose a control that regulates condenser fans; its day then stands here.</p>
+    <p v-if="!config">Choose a control that regulates condenser fans; its day then shows here.</p>
     <template v-else>
       <p class="flex flex-wrap gap-x-6 gap-y-1 text-[14.5px]" data-test="fan-marks">
         <span v-for="m in marks" :key="m.name"

@@ -27,11 +27,11 @@ const rows = computed(() => [
   ),
   line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
   line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
-  line('Shortest rest', (f) => minutes(f.shortestRestMinutes)),
+  line('Shortest off-cycle', (f) => minutes(f.shortestRestMinutes)),
   line('Defrosts: by temperature / by time', (f) => `${f.defrosts.temperature} / ${f.defrosts.time}`),
   line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
   line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
-  line('Water left after a drain, at most', (f) => grams(f.waterLeftAfterDrain)),
+  line('Water left after the drip time, at most', (f) => grams(f.waterLeftAfterDrain)),
   line('Ice grown over the run', (f) => grams(f.iceGrown)),
   line('Energy', (f) => {
     const value = energyOf(props.unit, f);

@@ -37,8 +37,8 @@ const storage = computed(() => {
 const limits = computed(() => {
   const { min, max } = storage.value;
   return [
-    ...(max === null ? [] : [{ name: 'goods: warmest', celsius: max }]),
-    ...(min === null ? [] : [{ name: 'goods: coldest', celsius: min }]),
+    ...(max === null ? [] : [{ name: 'product: warmest', celsius: max }]),
+    ...(min === null ? [] : [{ name: 'product: coldest', celsius: min }]),
   ];
 });
 /** What each run says against its settings. */
@@ -58,7 +58,7 @@ const dayNames = [1, 3, 7, 30] as const;
       <label class="flex flex-wrap items-center gap-2"
         >What if:
         <select v-model="fault" class="!min-h-9 !py-1" data-test="what-if">
-          <option value="">nothing breaks</option>
+          <option value="">normal operation</option>
           <option v-for="w in whatIfs" :key="w.kind" :value="w.kind">{{ w.words }}</option>
         </select>
       </label>

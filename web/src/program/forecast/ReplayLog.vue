@@ -61,7 +61,7 @@ const alarmsOf = (replayed: Replayed) =>
     <p v-if="busy" class="hint" role="status">Replaying …</p>
     <FormProblem :message="problem" />
     <p v-if="gaps !== '' && done.length > 0" class="mt-1 border-l-4 border-amber bg-amber-wash px-3 py-2">
-      Look at this, {{ gaps }}
+      Check this, {{ gaps }}
     </p>
     <table v-if="done.length > 0" class="table-plain mt-2 max-w-3xl" data-test="replayed">
       <thead>

@@ -55,7 +55,7 @@ async function add() {
       >
         <span class="font-mono">{{ localDateTime(line.at) }}</span>
         <span class="flex-1">{{ line.words }}</span>
-        <AppButton v-if="editable" kind="quiet" @click="line.back">take back</AppButton>
+        <AppButton v-if="editable" kind="quiet" @click="line.back">remove</AppButton>
       </li>
     </ul>
     <form v-if="editable" class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="add">

@@ -39,15 +39,15 @@ const scale = (of: (row: TuningRow) => number, range: [number, number]) => {
 const x = computed(() => scale((row) => row.score, [LEFT, width.value - RIGHT]));
 const y = computed(() => scale((row) => row.price, [TOP + HEIGHT, TOP]));
 const words = (row: TuningRow) =>
-  `${row.present ? 'As set' : remedyWords(row.change)}: ${row.score.toPrecision(3)} ${props.scoreLabel}, ${row.price.toPrecision(3)} ${props.priceLabel}; ${row.against.length === 0 ? 'nothing against it' : row.against.join('; ')}`;
+  `${row.present ? 'In the unit' : remedyWords(row.change)}: ${row.score.toPrecision(3)} ${props.scoreLabel}, ${row.price.toPrecision(3)} ${props.priceLabel}; ${row.against.length === 0 ? 'nothing against it' : row.against.join('; ')}`;
 const present = computed(() => drawn.value.find((row) => row.present) ?? null);
 /** Names beside a mark, on the side where there is room. */
 const names = computed(() =>
   [
     ...(props.advised
-      ? [{ row: props.advised, text: props.advised.present ? 'as set: best' : 'advised' }]
+      ? [{ row: props.advised, text: props.advised.present ? 'in the unit: best' : 'advised' }]
       : []),
-    ...(present.value && !props.advised?.present ? [{ row: present.value, text: 'as set' }] : []),
+    ...(present.value && !props.advised?.present ? [{ row: present.value, text: 'in the unit' }] : []),
   ].map(({ row, text }, i) => {
     const right = x.value(row.score) < width.value - 120;
     return {

@@ -146,7 +146,7 @@ function take() {
       </thead>
       <tbody>
         <tr v-for="row in best" :key="row.index" class="[&>td]:!py-1.5">
-          <td>{{ row.present ? 'As set' : remedyWords(row.change) }}</td>
+          <td>{{ row.present ? 'In the unit' : remedyWords(row.change) }}</td>
           <td class="text-right font-mono">{{ number(row.score) }}</td>
           <td class="text-right font-mono">{{ number(row.price) }}</td>
           <td>{{ row.against.join('; ') || 'nothing' }}</td>

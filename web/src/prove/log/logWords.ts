@@ -43,7 +43,7 @@ export function figureLines(found: Analysis, unit: TemperatureUnit): readonly Fi
     line(
       'Runs',
       found.dutyPercent === null ? null : `${number(found.dutyPercent, 0)} % of the time`,
-      'defrost and drain left out',
+      'defrost and drip time left out',
     ),
     line(
       'Shortest run',
@@ -51,7 +51,7 @@ export function figureLines(found: Analysis, unit: TemperatureUnit): readonly Fi
       sure('shortestRunMinutes'),
     ),
     line(
-      'Shortest rest',
+      'Shortest off-cycle',
       found.shortestRestMinutes === null ? null : `${number(found.shortestRestMinutes)} min`,
       sure('shortestRestMinutes'),
     ),

@@ -55,7 +55,7 @@ export function useLog(job: OpenJob) {
       problem.value =
         text.trim() === ''
           ? `${chosen.name} is empty; expected a log with a time and readings.`
-          : `${chosen.name} is no text file; expected CSV. Export it as CSV from the logger’s program.`;
+          : `${chosen.name} is not a text file; expected CSV. Export it as CSV from the logger’s program.`;
       return;
     }
     // A line that is cut at the end would look odd.

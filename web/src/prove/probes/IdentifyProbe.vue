@@ -119,7 +119,7 @@ const kept = computed(() => job.proving.value.probes[0]);
         ><span class="field-label">Lead of 0.5 mm², metres</span
         ><input v-model="metres" class="w-28 font-mono" inputmode="decimal"
       /></label>
-      <p v-if="lead > 0" class="hint mt-1">{{ printNumber(lead, 2) }} Ω there and back are taken off.</p>
+      <p v-if="lead > 0" class="hint mt-1">{{ printNumber(lead, 2) }} Ω there and back are subtracted.</p>
       <label class="mt-2 flex flex-col gap-1"
         ><span class="field-label">Its table: temperature in {{ display.symbol }} and ohms, a line each</span>
         <textarea v-model="table" rows="4" class="font-mono" placeholder="32 28.7k&#10;77 10.0k"></textarea>

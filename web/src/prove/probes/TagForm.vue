@@ -130,7 +130,7 @@ async function keep() {
           data-test="tag-offset"
       /></label>
       <AppButton type="submit" :disabled="!numbers(typed) || findings.length > 0" data-test="tag-next"
-        >Once more, unseen</AppButton
+        >Type it again</AppButton
       >
     </form>
     <form v-else class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="ready && keep()">

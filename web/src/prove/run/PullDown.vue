@@ -108,10 +108,10 @@ const expected = computed(() => {
           v-if="editable"
           type="button"
           class="ml-1 text-soft underline"
-          :aria-label="`Take back the reading at ${Math.round(r.minutes)} min`"
+          :aria-label="`Remove the reading at ${Math.round(r.minutes)} min`"
           @click="remove(r.at)"
         >
-          take back
+          remove
         </button>
       </li>
     </ul>

@@ -135,7 +135,7 @@ async function shutDoors() {
         <p v-if="setpoint !== null" class="mt-1">
           <strong class="font-semibold">Set {{ celsius(setpoint) }}.</strong> Confirm within {{ confirm }} s
           or it reverts; then read it back.
-          <RouterLink class="link" :to="`/jobs/${job.id}/program/cabinet`">Key strokes</RouterLink>
+          <RouterLink class="link" :to="`/jobs/${job.id}/program/cabinet`">Keystrokes</RouterLink>
         </p>
         <details class="mt-2">
           <summary class="min-h-9 cursor-pointer py-1.5 pointer-coarse:min-h-11 pointer-coarse:py-2.5">
@@ -196,7 +196,7 @@ async function shutDoors() {
               class="text-soft underline"
               @click="job.write({ kind: 'tripReading', readAt: r.at, place: r.place, celsius: null })"
             >
-              take back
+              remove
             </button>
           </li>
           <li v-for="s in trip.stops" :key="s.at">
@@ -207,7 +207,7 @@ async function shutDoors() {
               class="text-soft underline"
               @click="job.write({ kind: 'doorStop', openedAt: s.at, minutes: null })"
             >
-              take back
+              remove
             </button>
           </li>
         </ul>

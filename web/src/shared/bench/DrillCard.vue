@@ -23,7 +23,7 @@ const { drill, mark, hints, notebook, seconds } = exercise;
   <section aria-label="Drill" class="flex flex-col gap-4">
     <div>
       <h2>Drills</h2>
-      <p class="hint mt-1">Marked by what stands at the end, and that the menu was left.</p>
+      <p class="hint mt-1">Marked by what is stored at the end, and that the menu was left.</p>
       <div class="mt-3 flex flex-wrap gap-2">
         <AppButton
           v-for="kind in kinds"
@@ -52,7 +52,7 @@ const { drill, mark, hints, notebook, seconds } = exercise;
       />
       <div v-if="!mark" class="flex flex-wrap gap-2">
         <AppButton kind="primary" data-test="drill-finish" @click="exercise.finish">Finished</AppButton>
-        <AppButton data-test="drill-hint" @click="exercise.hint">Show the next strokes</AppButton>
+        <AppButton data-test="drill-hint" @click="exercise.hint">Show the next key presses</AppButton>
       </div>
       <ol v-if="hints.length > 0" class="list-decimal pl-5" data-test="drill-hints">
         <li v-for="(line, i) in hints" :key="i">{{ line }}</li>

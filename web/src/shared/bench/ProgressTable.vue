@@ -27,7 +27,7 @@ const nameOf = (drill: string) => drillWords[drill as PracticeKind]?.name ?? dri
 
 <template>
   <section v-if="people.length > 0" aria-label="Progress" data-test="progress">
-    <h3>So far on this family</h3>
+    <h3>So far on this controller</h3>
     <table class="table-plain mt-1">
       <thead>
         <tr>

@@ -16,7 +16,7 @@ const replay = useReplay(props.live);
       >Stop the replay</AppButton
     >
     <AppButton v-else-if="mayReplay" data-test="replay" @click="replay.play(drill, live.done.value)"
-      >Replay my strokes</AppButton
+      >Replay my key presses</AppButton
     >
     <details class="mt-2" :open="replay.at.value !== null">
       <summary class="link py-1">

@@ -10,7 +10,7 @@ export const drillWords: Readonly<Record<PracticeKind, { readonly name: string; 
   },
   clearAlarms: {
     name: 'Write down and clear alarms',
-    asks: 'Alarms stand. Write every code down first, then clear them',
+    asks: 'Alarms are active. Write every code down first, then clear them',
   },
   deeds: { name: 'Without the menu', asks: 'Do these, in this order' },
   whyWarm: { name: 'Find why it does not cool', asks: 'This box is too warm. Find out why' },

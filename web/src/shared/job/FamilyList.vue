@@ -21,7 +21,7 @@ const choose = (event: Event) =>
     <select
       class="mt-3 w-full lg:hidden"
       :value="shownHash"
-      aria-label="Controller family"
+      aria-label="Controller"
       data-test="family-choice"
       @change="choose"
     >

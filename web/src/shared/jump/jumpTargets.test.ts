@@ -11,7 +11,7 @@ const target = (title: string, detail = '', words = ''): JumpTarget => ({
 });
 const targets = [
   target('Fish store freezer', 'Quayside Fish Market', 'FM-2'),
-  target('melt', 'Coil temperature that ends defrost'),
+  target('melt', 'Termination temperature of the defrost'),
   target('Market office', 'page'),
 ];
 

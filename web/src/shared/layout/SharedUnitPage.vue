@@ -56,7 +56,7 @@ request('sharedPage', { params: { token: props.token } })
       </section>
       <p class="mt-6 border-l-4 border-amber bg-amber-wash px-3 py-2 text-[14px]">
         <strong class="font-semibold">Caution. </strong>The unit starts by itself. Covers and terminals are
-        for qualified persons. Whether goods that were out of range may be kept is for their owner and the
+        for qualified persons. Whether product that was out of range may be kept is for its owner and the
         authority to decide.
       </p>
     </template>

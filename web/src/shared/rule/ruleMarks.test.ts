@@ -55,7 +55,7 @@ describe('what stands on the rule', () => {
     expect(ruleMarks(freezer, check(freezer, null)).every((m) => m.problem === null)).toBe(true);
   });
 
-  test('below the line: the end user, the working band, where goods must not stand', () => {
+  test('below the line: the end user, the working band, where product must not stand', () => {
     const kinds = ruleStretches(freezer, { goods: 'frozenFish' } as never).map((s) => s.kind);
     expect(kinds).toEqual(['user', 'band', 'tooWarm']);
   });

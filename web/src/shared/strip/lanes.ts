@@ -11,7 +11,7 @@ export interface Stretch {
 export const laneNames = {
   compressor: 'Run',
   fan: 'Fan',
-  defrost: 'Defrost, drain',
+  defrost: 'Defrost, drip',
   alarm: 'Alarm',
   door: 'Door',
 } as const;
@@ -55,10 +55,10 @@ const reasons: Readonly<Record<string, string>> = {
   interval: 'its interval was over',
   temperature: 'the coil was warm enough',
   time: 'its longest time was over',
-  drained: 'the drain was over',
+  drained: 'the drip time was over',
   demand: 'the box called',
   defrost: 'a defrost began',
-  drain: 'the drain began',
+  drain: 'the drip time began',
   high: 'too warm for too long',
   low: 'too cold for too long',
   door: 'the door stood open',
@@ -68,9 +68,9 @@ const kinds: Readonly<Record<string, readonly [string, string]>> = {
   alarm: ['alarm', 'alarm over'],
 };
 const holds: Readonly<Record<string, string>> = {
-  minOffTime: 'the rest time',
+  minOffTime: 'the minimum off time',
   minStartInterval: 'the time between starts',
-  powerOnDelay: 'the power-up delay',
+  powerOnDelay: 'the start-up delay',
   callDelay: 'the delay of the call',
 };
 

@@ -13,7 +13,7 @@ const word = computed(
   () =>
     ({
       error: props.past ? 'Wrong' : 'Will go wrong',
-      warning: 'Look at this',
+      warning: 'Check this',
       note: props.past ? 'Note' : 'Unusual',
     })[props.severity],
 );

@@ -17,8 +17,8 @@ export function checkDefinition(data: unknown): readonly DefinitionFault[] {
     return [{ path: header.field === '(file)' ? '$' : `$.${header.field}`, message: header.message }];
   const definition = header.data;
   const faults = new Faults();
-  faults.text('$.id', definition['id'], 'an id of the family');
-  faults.text('$.family', definition['family'], 'the name of the family');
+  faults.text('$.id', definition['id'], 'an id of the controller');
+  faults.text('$.family', definition['family'], 'the name of the controller');
   const parameters = faults.array('$.parameters', definition['parameters']);
   if (parameters.length === 0) faults.add('$.parameters', 'expected at least one parameter');
   const codes = checkParameters(parameters, definition, faults);
@@ -102,7 +102,7 @@ function checkSettings(path: string, setting: unknown, faults: Faults): readonly
     if (isSettingId(id)) return [id];
     faults.add(
       Array.isArray(setting) ? `${path}[${i}].id` : path,
-      `${shown(id)} is no setting of the dictionary; see \`brine settings\``,
+      `${shown(id)} is not a known setting; see \`brine settings\``,
     );
     return [];
   });
@@ -134,7 +134,7 @@ function checkPresets(
     const preset = faults.object(path, raw);
     if (!preset) return;
     if (faults.text(`${path}.id`, preset['id'], 'an id') && ids.has(preset['id']))
-      faults.add(`${path}.id`, `the preset ${preset['id']} stands there twice`);
+      faults.add(`${path}.id`, `the preset ${preset['id']} is there twice`);
     ids.add(preset['id']);
     const values = faults.object(`${path}.values`, preset['values']);
     for (const code of Object.keys(values ?? {}))

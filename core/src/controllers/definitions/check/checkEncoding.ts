@@ -117,8 +117,7 @@ export function checkChoice(
     const { value, means } = option;
     if (typeof value !== 'number' && typeof value !== 'string')
       faults.add(`${at}.value`, `expected a number or a text, found ${shown(value)}`);
-    else if (seen.has(asRead(value)))
-      faults.add(`${at}.value`, `the option ${shown(value)} stands there twice`);
+    else if (seen.has(asRead(value))) faults.add(`${at}.value`, `the option ${shown(value)} is there twice`);
     seen.add(asRead(value));
     checkMeans(`${at}.means`, means, settings, faults);
   });

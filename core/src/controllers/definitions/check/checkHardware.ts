@@ -62,7 +62,7 @@ function named(
     const item = faults.object(at, raw);
     if (!item) return;
     if (faults.text(`${at}.id`, item['id'], 'an id') && ids.has(item['id']))
-      faults.add(`${at}.id`, `${item['id']} stands there twice`);
+      faults.add(`${at}.id`, `${item['id']} is there twice`);
     ids.add(item['id']);
     check(item, at);
   });
@@ -80,8 +80,7 @@ function checkAlarmCodes(list: unknown, faults: Faults): void {
     const alarm = faults.object(path, raw);
     if (!alarm) return;
     if (faults.text(`${path}.code`, alarm['code'], 'the code as the display shows it')) {
-      if (seen.has(alarm['code']))
-        faults.add(`${path}.code`, `the alarm ${alarm['code']} stands there twice`);
+      if (seen.has(alarm['code'])) faults.add(`${path}.code`, `the alarm ${alarm['code']} is there twice`);
       seen.add(alarm['code']);
     }
     faults.text(`${path}.means`, alarm['means'], 'what the alarm means');

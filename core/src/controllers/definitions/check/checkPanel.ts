@@ -28,9 +28,9 @@ export function checkPanel(definition: Data, codes: ReadonlySet<string>, faults:
     const path = `$.panel.deeds[${i}]`;
     const deed = faults.object(path, raw);
     if (!deed) return;
-    faults.text(`${path}.does`, deed['does'], 'what the deed does, such as startDefrost');
+    faults.text(`${path}.does`, deed['does'], 'what the direct action does, such as startDefrost');
     const first = deeds.findIndex((other) => isRecord(other) && other['does'] === deed['does']);
-    if (first < i) faults.add(`${path}.does`, `${shown(deed['does'])} stands there twice`);
+    if (first < i) faults.add(`${path}.does`, `${shown(deed['does'])} is there twice`);
     const steps = faults.array(`${path}.steps`, deed['steps']);
     if (steps.length === 0) faults.add(`${path}.steps`, 'expected at least one step');
     steps.forEach((step, j) => checkGesture(`${path}.steps[${j}]`, step, keys, faults));
@@ -50,7 +50,7 @@ function idsOf(path: string, list: unknown, faults: Faults): ReadonlySet<string>
   faults.array(path, list).forEach((raw, i) => {
     const item = faults.object(`${path}[${i}]`, raw);
     if (!item || !faults.text(`${path}[${i}].id`, item['id'], 'an id')) return;
-    if (ids.has(item['id'])) faults.add(`${path}[${i}].id`, `${item['id']} stands there twice`);
+    if (ids.has(item['id'])) faults.add(`${path}[${i}].id`, `${item['id']} is there twice`);
     ids.add(item['id']);
   });
   return ids;

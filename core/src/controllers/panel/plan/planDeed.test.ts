@@ -97,6 +97,6 @@ test('in words, as a technician reads them', () => {
 
 test('a deed the panel has not', () => {
   expect(() => planDeed(machineOf(family('brae-f'))!, new Map(), 'showHours')).toThrow(
-    'showHours: this panel has no such deed; it has startDefrost, showCoil, silence',
+    'showHours: this panel has no such direct action; it has startDefrost, showCoil, silence',
   );
 });

@@ -45,14 +45,14 @@ function strokesOfDeed(walker: Walker, does: string): void {
   if (!deed) {
     const known = panel.deeds?.map((d) => d.does) ?? [];
     throw new CannotPlan(
-      `${does}: this panel has no such deed; ${known.length > 0 ? `it has ${known.join(', ')}` : 'it states none'}`,
+      `${does}: this panel has no such direct action; ${known.length > 0 ? `it has ${known.join(', ')}` : 'it states none'}`,
     );
   }
   const before = walker.state.deeds.length;
   walker.apart();
   for (const step of deed.steps) walker.do(gestureAct(panel, step));
   if (walker.state.deeds.length !== before + 1 || walker.state.deeds.at(-1) !== does)
-    throw new CannotPlan(`${does}: its strokes do something else on this panel`);
+    throw new CannotPlan(`${does}: its keystrokes do something else on this panel`);
 }
 
 function prove(
@@ -67,5 +67,5 @@ function prove(
   const untouched = [...start.memory].every(([code, value]) => state.memory.get(code) === value);
   const cleared = ask.alarm === undefined || !state.condition.alarms.includes(ask.alarm);
   if (state.phase !== 'rest' || state.deeds.at(-1) !== does || !untouched || !cleared)
-    throw new CannotPlan(`${does}: its strokes do something else on this panel`);
+    throw new CannotPlan(`${does}: its keystrokes do something else on this panel`);
 }

@@ -124,7 +124,7 @@ describe('strokes worked out by hand from the grammar', () => {
 
 describe('what cannot be planned is refused with a sentence', () => {
   test.each([
-    [{ nope: 1 }, 'nope: no code of this family'],
+    [{ nope: 1 }, 'nope: no code of this controller'],
     [{ thaw: 7 }, 'thaw: 7 is no option of it; expected 0, 1, 2'],
     [{ zip: 99 }, 'zip: 99 cannot be shown; expected −20 to 60 °F'],
     [{ zip: 36.5 }, 'zip: 36.5 cannot be shown'],

@@ -111,7 +111,7 @@ function prove(
   for (const step of steps) {
     const result = act(machine, state, step);
     if (result.shows !== step.shows)
-      throw new CannotPlan(`the strokes do not repeat: expected ${step.shows}, found ${result.shows}`);
+      throw new CannotPlan(`the keystrokes do not repeat: expected ${step.shows}, found ${result.shows}`);
     state = result.state;
   }
   const normal = (machine.panel.switches ?? []).every((s) => state.switches.get(s.id) === s.normal);
@@ -123,6 +123,6 @@ function prove(
     ([code, value]) => sensed.has(code) || standsAt(state.memory, { code, value }),
   );
   if (state.phase !== 'rest' || !normal || !fulfilled || !untouched)
-    throw new CannotPlan('no proven key strokes were found for this panel');
+    throw new CannotPlan('no proven keystrokes were found for this panel');
   return { steps, stored: state.memory };
 }

@@ -81,14 +81,14 @@ function walkerAt(machine: Machine, present: CodeValues, from: string | null): W
   const start = panelAtRest(machine, present);
   if (from === null) return new Walker(machine, start);
   const parameter = machine.parameters.get(from);
-  if (!parameter) throw new CannotPlan(`${from}: no code of this family`);
+  if (!parameter) throw new CannotPlan(`${from}: no code of this controller`);
   for (const menu of menusWith(machine, from)) {
     const walker = new Walker(machine, start);
     enterMenu(walker, menu);
     if (moveTo(walker, parameter))
       return new Walker(machine, withSomethingInHand(machine, walker.state, menu));
   }
-  throw new CannotPlan(`${from}: the menus do not show it with the values as they stand`);
+  throw new CannotPlan(`${from}: the menus do not show it with the values now in the control`);
 }
 
 /**

@@ -33,7 +33,7 @@ export function roundsOf(machine: Machine, memory: CodeValues, wishes: readonly 
   const seen = new Map<string, Wish>();
   for (const wish of wishes) {
     const parameter = machine.parameters.get(wish.code);
-    if (!parameter) throw new CannotPlan(`${wish.code}: no code of this family`);
+    if (!parameter) throw new CannotPlan(`${wish.code}: no code of this controller`);
     if (parameter.encoding.type === 'reading')
       throw new CannotPlan(`${wish.code}: only shows a reading; it cannot be set`);
     if (![...machine.codes.values()].some((codes) => codes.includes(wish.code)))

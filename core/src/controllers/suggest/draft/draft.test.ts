@@ -13,7 +13,7 @@ const drafted = (text: string) => draftDefinition(names, draftRows(readTable(tex
 
 describe('sixty rows of a booklet', () => {
   test('every row but the three outside the dictionary has its setting, no two the same', () => {
-    expect(rows.filter((r) => r.setting === null).map((r) => r.code)).toEqual(['h0', 'h1', 'h2']);
+    expect(rows.filter((r) => r.setting === null).map((r) => r.code)).toEqual(['F20', 'F21', 'F22']);
     const placed = rows.flatMap((r) => r.setting ?? []);
     expect(new Set(placed).size).toBe(placed.length);
     expect(rows.flatMap((r) => r.problems)).toEqual([]);
@@ -28,19 +28,19 @@ describe('sixty rows of a booklet', () => {
       if ('faults' in read) throw new Error(JSON.stringify(read.faults[0]));
       const machine = machineOf(read.definition)!;
       const plan = planKeys(machine, new Map(), [
-        { code: 'St', value: -8 },
-        { code: 'd6', value: 4 },
-        { code: 'F3', value: 1 },
+        { code: 'J14', value: -8 },
+        { code: 'E36', value: 4 },
+        { code: 'b43', value: 1 },
       ]);
       let state = panelAtRest(machine);
       for (const step of plan.steps) state = act(machine, state, step).state;
-      expect(['St', 'd6', 'F3'].map((code) => state.memory.get(code))).toEqual([-8, 4, 1]);
+      expect(['J14', 'E36', 'b43'].map((code) => state.memory.get(code))).toEqual([-8, 4, 1]);
     },
   );
 
   test('temperatures follow the unit parameter: −10 °F stands as −23 °C', () => {
     const { definition } = draftDefinition(names, rows, null);
-    const encoding = definition.parameters.find((p) => p.code === 'r1')!.encoding as NumberEncoding;
+    const encoding = definition.parameters.find((p) => p.code === 'J11')!.encoding as NumberEncoding;
     expect(encoding).toMatchObject({
       unit: 'displayTemperature',
       rangeUnit: 'degF',
@@ -57,7 +57,7 @@ describe('sixty rows of a booklet', () => {
       null,
     );
     expect(definition.fixed).toEqual({ 'display.unit': 'fahrenheit' });
-    expect(definition.parameters.find((p) => p.code === 'r0')!.encoding).toMatchObject({
+    expect(definition.parameters.find((p) => p.code === 'J10')!.encoding).toMatchObject({
       unit: 'deltaF',
       resolution: 1,
     });

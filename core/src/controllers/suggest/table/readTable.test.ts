@@ -89,17 +89,17 @@ describe('nothing is dropped', () => {
   test('a line with missing cells stands there for mending', () => {
     const table = readTable(
       peatTable.replace(
-        'c0\tMinimum off time of compressor\t0\t15\tmin\t3',
-        'c0\tMinimum off time of compressor\t3',
+        'H20\tMinimum off time of compressor\t0\t15\tmin\t3',
+        'H20\tMinimum off time of compressor\t3',
       ),
     );
-    const row = table.rows.find((r) => r.code === 'c0')!;
+    const row = table.rows.find((r) => r.code === 'H20')!;
     expect(table.rows).toHaveLength(60);
     expect(row.problems).toContain('this line has 3 cells where the table has 6 columns');
   });
 
   test('two cells that fell into one', () => {
-    const table = readTable(peatTable.replace('c0\tMinimum off time', 'c0 Minimum off time'));
+    const table = readTable(peatTable.replace('H20\tMinimum off time', 'H20 Minimum off time'));
     expect(table.rows).toHaveLength(60);
     expect(table.rows.filter((r) => r.problems.length > 0)).toHaveLength(1);
   });

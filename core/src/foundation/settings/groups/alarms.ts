@@ -21,7 +21,7 @@ export const alarms = group({
     unit: 'degC',
     meaning: 'high limit where absolute',
     tooLow: 'It sounds in normal running, until somebody turns it off.',
-    tooHigh: 'The goods are lost before it sounds.',
+    tooHigh: 'The product is lost before it sounds.',
     related: ['alarms.reference', 'alarms.delay', 'alarms.lowTemperature'],
     sound: {
       walkInFreezer: range(5, 20, 'degF'),
@@ -35,7 +35,7 @@ export const alarms = group({
     kind: 'temperature',
     unit: 'degC',
     meaning: 'low limit where absolute',
-    tooLow: 'Goods freeze or the compressor runs on without a sound.',
+    tooLow: 'The product freezes or the compressor runs on without a sound.',
     tooHigh: 'It sounds in normal running.',
     related: ['alarms.reference', 'alarms.highTemperature'],
     sound: {
@@ -51,7 +51,7 @@ export const alarms = group({
     unit: 'K',
     meaning: 'high limit above set point where relative',
     tooLow: 'It sounds inside the working band or after each defrost.',
-    tooHigh: 'The goods are lost before it sounds.',
+    tooHigh: 'The product is lost before it sounds.',
     related: ['alarms.reference', 'regulation.differential', 'alarms.delay'],
     sound: {
       walkInFreezer: range(9, 25, 'deltaF'),
@@ -66,7 +66,7 @@ export const alarms = group({
     unit: 'K',
     meaning: 'low limit below set point where relative; a positive number',
     tooLow: 'It sounds in normal running.',
-    tooHigh: 'Goods freeze without a sound.',
+    tooHigh: 'The product freezes without a sound.',
     related: ['alarms.reference', 'alarms.highOffset'],
     sound: {
       walkInFreezer: range(5, 15, 'deltaF'),
@@ -106,7 +106,7 @@ export const alarms = group({
     },
   },
   'alarms.powerOnExclusion': {
-    label: 'No alarm after power-up',
+    label: 'Alarm off after start-up',
     kind: 'duration',
     unit: 's',
     meaning: 'no temperature alarm this long after power-up',
@@ -121,7 +121,7 @@ export const alarms = group({
     },
   },
   'alarms.defrostExclusion': {
-    label: 'No alarm after defrost',
+    label: 'Alarm off after defrost',
     kind: 'duration',
     unit: 's',
     meaning: "no temperature alarm this long after a defrost's drain ends",
@@ -140,7 +140,7 @@ export const alarms = group({
     kind: 'duration',
     unit: 's',
     meaning: 'door open this long raises an alarm; 0 disables',
-    tooLow: 'It nags at every delivery.',
+    tooLow: 'It keeps sounding at every delivery.',
     tooHigh: 'A door ajar is called when the box is already warm.',
     related: ['inputs.doorContact'],
     sound: {

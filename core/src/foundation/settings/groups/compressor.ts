@@ -3,7 +3,7 @@ import { group, range } from '../define.ts';
 /** Protection of the compressor. Ranges and effects are common practice; see docs/sources.md. */
 export const compressor = group({
   'compressor.powerOnDelay': {
-    label: 'Power-up delay',
+    label: 'Start-up delay',
     kind: 'duration',
     unit: 's',
     meaning: 'wait after power-up before the first start',
@@ -18,7 +18,7 @@ export const compressor = group({
     },
   },
   'compressor.minOffTime': {
-    label: 'Rest before a restart',
+    label: 'Minimum off time',
     kind: 'duration',
     unit: 's',
     meaning: 'rest between a stop and the next start',
@@ -34,7 +34,7 @@ export const compressor = group({
     },
   },
   'compressor.minOnTime': {
-    label: 'Shortest run',
+    label: 'Minimum run time',
     kind: 'duration',
     unit: 's',
     meaning: 'shortest run once started',
@@ -49,11 +49,11 @@ export const compressor = group({
     },
   },
   'compressor.minStartInterval': {
-    label: 'Shortest time between starts',
+    label: 'Minimum time between starts',
     kind: 'duration',
     unit: 's',
     meaning: 'shortest time between two starts',
-    tooLow: 'Starts an hour are limited by the rest alone.',
+    tooLow: 'Starts an hour are limited by the minimum off time alone.',
     tooHigh: 'The box waits above cut-in for its next start.',
     related: ['compressor.minOffTime'],
     sound: {
@@ -84,8 +84,8 @@ export const compressor = group({
     choices: ['stop', 'run', 'dutyCycle'],
     meaning: 'compressor while the air probe is failed',
     effects: {
-      stop: 'Saves the compressor, loses the goods.',
-      run: 'Saves the goods, may kill the compressor or freeze what must not freeze.',
+      stop: 'Saves the compressor, loses the product.',
+      run: 'Saves the product, may kill the compressor or freeze what must not freeze.',
       dutyCycle: 'Runs by the clock: a compromise that needs sound times.',
     },
     choiceLabels: { stop: 'stops', run: 'runs all the time', dutyCycle: 'runs by the clock' },
@@ -107,11 +107,11 @@ export const compressor = group({
     },
   },
   'compressor.faultOffTime': {
-    label: 'Rest part in probe failure',
+    label: 'Off part in probe failure',
     kind: 'duration',
     unit: 's',
     meaning: 'rest part of the duty cycle in probe failure',
-    tooLow: 'The rest may be shorter than the compressor needs.',
+    tooLow: 'The off time may be shorter than the compressor needs.',
     tooHigh: 'The box warms up between runs.',
     related: ['compressor.onProbeFault', 'compressor.faultOnTime', 'compressor.minOffTime'],
     sound: {
@@ -128,13 +128,13 @@ export const compressor = group({
     meaning: 'compressor while the door is open',
     effects: {
       run: 'Cooling goes on against the open door.',
-      stop: 'Cooling waits; a door left open then warms the goods unless it is forced on again.',
+      stop: 'Cooling waits; a door left open then warms the product unless it is forced on again.',
     },
     choiceLabels: { run: 'runs', stop: 'stops' },
     related: ['fans.doorForcedStart', 'fans.whileDoorOpen'],
   },
   'compressor.powerOnDelayHoldsFans': {
-    label: 'Power-up delay holds fans',
+    label: 'Start-up delay holds fans',
     kind: 'flag',
     meaning: 'the power-up delay holds the evaporator fan as well',
     effects: { true: 'The fan waits together with the compressor.', false: 'The fan runs at once.' },

@@ -107,7 +107,10 @@ export const condenser = group({
     label: 'Fans only with a compressor',
     kind: 'flag',
     meaning: 'true: fans run only while a compressor runs',
-    effects: { true: 'No fan runs in the rest.', false: 'Fans may run in the rest on residual heat.' },
+    effects: {
+      true: 'No fan runs in the off-cycle.',
+      false: 'Fans may run in the off-cycle on residual heat.',
+    },
     related: [],
   },
   'condenser.fanCount': {
@@ -324,7 +327,7 @@ export const condenser = group({
     kind: 'temperature',
     unit: 'degC',
     meaning: 'high condensing alarm',
-    tooLow: 'It nags on hot days.',
+    tooLow: 'It keeps sounding on hot days.',
     tooHigh: 'The high-pressure cut-out trips first.',
     related: ['condenser.alarmDelay'],
   },
@@ -334,7 +337,7 @@ export const condenser = group({
     unit: 'degC',
     meaning: 'low condensing alarm',
     tooLow: 'A starved valve goes unnoticed.',
-    tooHigh: 'It nags on cold nights.',
+    tooHigh: 'It keeps sounding on cold nights.',
     related: ['condenser.alarmDelay'],
   },
   'condenser.alarmDifferential': {
@@ -351,7 +354,7 @@ export const condenser = group({
     kind: 'duration',
     unit: 's',
     meaning: 'limit must be passed this long',
-    tooLow: 'It nags at each start.',
+    tooLow: 'It keeps sounding at each start.',
     tooHigh: 'It comes after the trip.',
     related: ['condenser.highTemperature'],
   },

@@ -95,7 +95,7 @@ export const defrost = group({
     related: ['defrost.endTemperature', 'defrost.maxDuration', 'probes.coilPresent'],
   },
   'defrost.endTemperature': {
-    label: 'Coil temperature that ends defrost',
+    label: 'Termination temperature of the defrost',
     kind: 'temperature',
     unit: 'degC',
     meaning: 'coil temperature that ends the defrost',
@@ -110,7 +110,7 @@ export const defrost = group({
     },
   },
   'defrost.maxDuration': {
-    label: 'Longest defrost',
+    label: 'Maximum defrost time',
     kind: 'duration',
     unit: 's',
     meaning: 'longest defrost; 0 disables defrost',
@@ -125,7 +125,7 @@ export const defrost = group({
     },
   },
   'defrost.drainTime': {
-    label: 'Drain time',
+    label: 'Drip time',
     kind: 'duration',
     unit: 's',
     meaning: 'drip time after the defrost before cooling',

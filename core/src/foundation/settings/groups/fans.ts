@@ -15,7 +15,7 @@ export const fans = group({
     related: ['fans.whileCompressorOff', 'fans.whileDefrost'],
   },
   'fans.whileCompressorOff': {
-    label: 'Fan in the rest',
+    label: 'Fan in the off-cycle',
     kind: 'choice',
     choices: ['run', 'stop', 'cycle'],
     meaning: 'evaporator fan in the rest',
@@ -28,7 +28,7 @@ export const fans = group({
     related: ['fans.restOnTime', 'fans.restOffTime'],
   },
   'fans.restOnTime': {
-    label: 'Fan on part in the rest',
+    label: 'Fan on part in the off-cycle',
     kind: 'duration',
     unit: 's',
     meaning: 'fan on part of the cycle in the rest',
@@ -43,7 +43,7 @@ export const fans = group({
     },
   },
   'fans.restOffTime': {
-    label: 'Fan off part in the rest',
+    label: 'Fan off part in the off-cycle',
     kind: 'duration',
     unit: 's',
     meaning: 'fan off part of the cycle in the rest',
@@ -111,7 +111,7 @@ export const fans = group({
     },
   },
   'fans.delayAfterDrain': {
-    label: 'Longest wait of the fan after drain',
+    label: 'Longest fan delay after the drip time',
     kind: 'duration',
     unit: 's',
     meaning: 'longest wait of the fan after drain',

@@ -20,8 +20,8 @@ export const regulation = group({
     unit: 'degC',
     meaning: 'temperature regulated to',
     tooLow:
-      'Near 33 °F the coil of a refrigerator freezes up; in a freezer the compressor runs longer than the goods need.',
-    tooHigh: 'The goods stand above their storage limit each time the box waits for cut-in.',
+      'Near 33 °F the coil of a refrigerator freezes up; in a freezer the compressor runs longer than the product needs.',
+    tooHigh: 'The product stands above its storage limit each time the box waits for cut-in.',
     related: [
       'regulation.differential',
       'regulation.differentialPlacement',
@@ -46,8 +46,8 @@ export const regulation = group({
     kind: 'temperature',
     unit: 'degC',
     meaning: 'lowest set point the end user may choose',
-    tooLow: 'The user can turn the box so cold that the coil ices up or goods freeze.',
-    tooHigh: 'The user cannot follow a change of goods and calls you out for it.',
+    tooLow: 'The user can turn the box so cold that the coil ices up or the product freezes.',
+    tooHigh: 'The user cannot follow a change of product and calls you out for it.',
     related: ['regulation.setpoint', 'regulation.setpointMax', 'access.keypadLock'],
     sound: {
       walkInFreezer: range(-25, -5, 'degF'),
@@ -68,7 +68,7 @@ export const regulation = group({
     meaning: 'highest set point the end user may choose',
     tooLow: 'The user cannot raise the set point at all and will pull the plug instead.',
     tooHigh:
-      'The user can turn the box above the limit of the goods; remember that cut-in lies above the set point.',
+      'The user can turn the box above the limit of the product; remember that cut-in lies above the set point.',
     related: ['regulation.setpoint', 'regulation.setpointMin', 'regulation.differential'],
     sound: {
       walkInFreezer: range(-12, 10, 'degF'),
@@ -88,7 +88,7 @@ export const regulation = group({
     unit: 'K',
     meaning: 'width between cut-out and cut-in',
     tooLow: 'Many short runs: more starts, a compressor that never gets its oil back.',
-    tooHigh: 'The air swings widely; at cut-in the goods may be above their limit.',
+    tooHigh: 'The air swings widely; at cut-in the product may be above its limit.',
     related: ['regulation.setpoint', 'regulation.differentialPlacement', 'compressor.minOffTime'],
     sound: {
       walkInFreezer: range(4, 8, 'deltaF'),
@@ -163,7 +163,7 @@ export const regulation = group({
     unit: 'K',
     meaning: 'added to the set point while set-back is on',
     tooLow: 'Set-back saves nothing.',
-    tooHigh: 'The goods warm up during the set-back period.',
+    tooHigh: 'The product warms up during the set-back period.',
     related: ['regulation.setpoint', 'access.shortcutKey'],
     sound: {
       walkInCooler: range(0, 5, 'deltaF'),

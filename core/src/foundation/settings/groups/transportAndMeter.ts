@@ -8,8 +8,8 @@ export const transportAndMeter = group({
     choices: ['continuous', 'startStop'],
     meaning: 'engine runs always or only on demand',
     effects: {
-      continuous: 'The engine runs always: even temperature and fresh air for goods that breathe.',
-      startStop: 'The engine runs on demand: saves fuel, for frozen goods.',
+      continuous: 'The engine runs always: even temperature and fresh air for product that breathes.',
+      startStop: 'The engine runs on demand: saves fuel, for frozen product.',
     },
     choiceLabels: { continuous: 'always', startStop: 'on demand' },
     related: ['transport.autoStart'],

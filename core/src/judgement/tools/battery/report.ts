@@ -59,16 +59,16 @@ export const batteryReport: ToolWork = (input, progress) => {
     return n === Infinity ? 'for ever: the charge covers it' : figure(n, 'days');
   };
   return {
-    answer: `As set: ${figure(now.ampHours, 'Ah a day')}; ${figure(battery.ampHours, 'Ah', 0)} of which ${figure(battery.usable, '%', 0)} may be used last ${days(now.ampHours)}.`,
+    answer: `In the unit: ${figure(now.ampHours, 'Ah a day')}; ${figure(battery.ampHours, 'Ah', 0)} of which ${figure(battery.usable, '%', 0)} may be used last ${days(now.ampHours)}.`,
     words: [
-      `Compressor runs ${figure(now.figures.dutyPercent, '%', 0)} of the time with ${figure(now.figures.startsPerHour, 'starts an hour')}; goods ${c(now.figures.product.min)} to ${c(now.figures.product.max)}.`,
+      `Compressor runs ${figure(now.figures.dutyPercent, '%', 0)} of the time with ${figure(now.figures.startsPerHour, 'starts an hour')}; product ${c(now.figures.product.min)} to ${c(now.figures.product.max)}.`,
       'A day of an invented box of this kind at the ambient of the survey; what the fridge itself draws decides. Measure a day with a clamp and put the relation right in “Insulation”.',
     ],
     tables: [
       {
         id: 'battery',
         title: 'What each change costs or saves',
-        heads: ['Change', 'Ah a day', 'Battery lasts', 'Starts an hour', 'Goods'],
+        heads: ['Change', 'Ah a day', 'Battery lasts', 'Starts an hour', 'Product'],
         rows: rows.map((r, i): ToolRow => ({
           id: String(i),
           cells: [
@@ -112,12 +112,12 @@ function trialsOf({ values, facts, display }: ToolInput): readonly Trial[] {
   const c = (value: number) => shownCelsius(value, display);
   const k = (value: number) => shownKelvin(value, display);
   const rest = (minutes: number): Trial => ({
-    name: `Rest of ${minutes} min`,
+    name: `Minimum off time of ${minutes} min`,
     set: { 'compressor.minOffTime': quantity(minutes, 'min') },
     insulation,
   });
   return [
-    { name: 'As set', set: {}, insulation },
+    { name: 'In the unit', set: {}, insulation },
     ...[-2, 1, 2].map((by) => ({
       name: `Set point ${c(at + by)}`,
       set: setpointAt(values, at + by, display),

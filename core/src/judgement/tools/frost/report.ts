@@ -69,7 +69,7 @@ export const frostReport: ToolWork = (input, progress) => {
       {
         id: 'demand',
         title: 'Demand against interval, three days on the same doors and humidity',
-        heads: ['Defrost', 'A day', 'Ice left', 'Goods at most', 'Energy'],
+        heads: ['Defrost', 'A day', 'Ice left', 'Product at most', 'Energy'],
         rows: rows.map((r): ToolRow => ({
           id: r.name,
           cells: [

@@ -74,7 +74,7 @@ export const glassReport: ToolWork = (input, progress) => {
     best: t === best,
     off: !holds(t),
     values: cycleValues(t.cycle),
-    why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, goods at most ${c(t.product.max)} in two simulated days`,
+    why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, product at most ${c(t.product.max)} in two simulated days`,
   }));
   const set = setCycle(values);
   return {
@@ -83,7 +83,7 @@ export const glassReport: ToolWork = (input, progress) => {
       : `The glass stays dry: ${c(surface)} on the outside, dew point of the room ${c(dew)}; it sweats from ${figure(sweatsFrom(front) * 100, '%', 0)} of humidity.`,
     words: [
       set
-        ? `As set: ${set.cooling} min of cooling, then ${set.defrost} min of defrost: every ${cycleMinutes(set)} min, ${figure(cyclesPerDay(set), 'a day')}; from 06:00 at ${startsOfDay(
+        ? `In the unit: ${set.cooling} min of cooling, then ${set.defrost} min of defrost: every ${cycleMinutes(set)} min, ${figure(cyclesPerDay(set), 'a day')}; from 06:00 at ${startsOfDay(
             set,
             360,
           )
@@ -100,7 +100,7 @@ export const glassReport: ToolWork = (input, progress) => {
       {
         id: 'periods',
         title: 'Cooling period and defrost period, two days each',
-        heads: ['Periods', 'Defrosts a day', 'Coil', 'Goods at most'],
+        heads: ['Periods', 'Defrosts a day', 'Coil', 'Product at most'],
         rows,
       },
     ],
@@ -183,5 +183,5 @@ function setbackWords({ definition, facts, values, unit, display }: ToolInput, s
     return one.count.figures(one.flows);
   };
   const [plain, night] = [run(false), run(true)];
-  return `Night set-back of ${shownKelvin(by, display)} from ${clockWords(facts.setbackFrom * 3600)} to ${clockWords(facts.setbackTo * 3600)}: ${figure(plain.kWhPerDay, '')} becomes ${figure(night.kWhPerDay, 'kWh a day')}, goods at most ${shownCelsius(night.product.max, display)} instead of ${shownCelsius(plain.product.max, display)}.${unit.goods === 'drinks' ? '' : ' Only where the goods may have it.'}`;
+  return `Night set-back of ${shownKelvin(by, display)} from ${clockWords(facts.setbackFrom * 3600)} to ${clockWords(facts.setbackTo * 3600)}: ${figure(plain.kWhPerDay, '')} becomes ${figure(night.kWhPerDay, 'kWh a day')}, product at most ${shownCelsius(night.product.max, display)} instead of ${shownCelsius(plain.product.max, display)}.${unit.goods === 'drinks' ? '' : ' Only where the product may have it.'}`;
 }

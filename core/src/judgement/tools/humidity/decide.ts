@@ -57,7 +57,7 @@ export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: 
   if (time < due)
     return answer(
       'wait',
-      `Changed to ${step!.minutes} min less than ${DAYS_BETWEEN} days ago: goods and walls answer slowly, a reading now misleads.`,
+      `Changed to ${step!.minutes} min less than ${DAYS_BETWEEN} days ago: product and walls answer slowly, a reading now misleads.`,
       null,
       new Date(due).toISOString(),
     );
@@ -74,7 +74,7 @@ export function decideHumidity(course: HumidityCourse, wish: HumidityWish, now: 
     return wish.runOn <= 0
       ? answer(
           'spent',
-          `${last.percent} % is above ${wish.high} % without any run-on: the moisture comes from goods, floor or door, not from the fans.`,
+          `${last.percent} % is above ${wish.high} % without any run-on: the moisture comes from product, floor or door, not from the fans.`,
         )
       : answer(
           'lower',

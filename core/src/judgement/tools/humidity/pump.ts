@@ -36,17 +36,17 @@ export function pumpRows(price: PumpPrice, hoursToHelp: number): readonly ToolRo
   return [
     {
       id: 'warn',
-      cells: ['Warn and go on', `the tray runs over ${hours(price.overflowAfter)}`, 'goods stay cold'],
+      cells: ['Warn and go on', `the tray runs over ${hours(price.overflowAfter)}`, 'product stays cold'],
       best: advice === 'warn',
       values: { 'alarms.inputAction': 'warn' },
       why: `drain pump failed: the tray runs over ${hours(price.overflowAfter)}, somebody comes within ${figure(hoursToHelp, 'h')}`,
     },
     {
       id: 'stop',
-      cells: ['Stop cooling', 'no more water', `goods leave their limit ${hours(price.warmAfter)}`],
+      cells: ['Stop cooling', 'no more water', `product leaves its limit ${hours(price.warmAfter)}`],
       best: advice === 'stop',
       values: { 'alarms.inputAction': 'stop' },
-      why: `drain pump failed: goods leave their limit ${hours(price.warmAfter)}, somebody comes within ${figure(hoursToHelp, 'h')}`,
+      why: `drain pump failed: product leaves its limit ${hours(price.warmAfter)}, somebody comes within ${figure(hoursToHelp, 'h')}`,
     },
   ];
 }

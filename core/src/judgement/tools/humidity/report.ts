@@ -64,7 +64,7 @@ export const humidityReport: ToolWork = (input, progress) => {
         ? []
         : ['The fans do not stop with the compressor as set: a run-on does nothing until they do.']),
       `At ${figure(read, '%', 0)} a wet coil of this size gives ${figure(coil.perMinute * 1000, 'g a minute', 0)} back and would be dry after about ${figure(coil.minutes, 'min', 0)} (an estimate from its size). Look at it when the fans stop: a dry coil has nothing more to give, and a reading that no longer rises says the same.`,
-      `A probe in a bottle follows ${unit.goods === 'ripeningCheese' ? 'the cheese' : 'the goods'}, not the air, and hides the swing of a longer run-on. Hang a second thermometer in the air for these days.`,
+      `A probe in a bottle follows ${unit.goods === 'ripeningCheese' ? 'the cheese' : 'the product'}, not the air, and hides the swing of a longer run-on. Hang a second thermometer in the air for these days.`,
     ],
     tables: [
       {
@@ -74,7 +74,7 @@ export const humidityReport: ToolWork = (input, progress) => {
         rows: runs.map(({ minutes, day }): ToolRow => ({
           id: String(minutes),
           cells: [
-            `${minutes} min${minutes === runOn ? ', as set' : ''}`,
+            `${minutes} min${minutes === runOn ? ', in the unit' : ''}`,
             figure(back(minutes, day.stops), 'l a day', 2),
             figure(day.fanHours, 'h a day'),
             `${shownCelsius(day.air.min, display)} to ${shownCelsius(day.air.max, display)}`,
@@ -90,7 +90,7 @@ export const humidityReport: ToolWork = (input, progress) => {
       {
         id: 'pump',
         title: `Drain pump fails, ${figure(wettest, 'l')} of water a day`,
-        heads: ['The control then', 'Water', 'Goods'],
+        heads: ['The control then', 'Water', 'Product'],
         rows: pumpRows(price, facts.hoursToHelp),
       },
       buffers,

@@ -50,12 +50,12 @@ export const pharmacyReport: ToolWork = (input, progress) => {
   const best = sound[1] ?? sound[0] ?? trials.filter((t) => t.nags === 0)[0];
   return {
     answer: best
-      ? `A delay of ${best.minutes} min: doors of a busy day do not call it, and a dead compressor is called ${Math.round(best.called.minutes)} min after it dies${best.called.late <= 0 ? ', before the goods leave their limits' : `, ${Math.round(best.called.late)} min after the goods have left theirs`}.`
-      : 'Every delay tried nags on a busy day: the limits are too near to the band, or the door stands open too long.',
+      ? `A delay of ${best.minutes} min: doors of a busy day do not call it, and a dead compressor is called ${Math.round(best.called.minutes)} min after it dies${best.called.late <= 0 ? ', before the product leaves its limits' : `, ${Math.round(best.called.late)} min after the product has left its own`}.`
+      : 'Every delay tried keeps sounding on a busy day: the limits are too near to the band, or the door stands open too long.',
     words: [
-      `A busy day: air ${c(Math.min(...air))} to ${c(Math.max(...air))}, goods ${c(Math.min(...goods))} to ${c(Math.max(...goods))}, mean kinetic temperature of the air ${c(meanKineticTemperature(air))}, of the goods ${c(meanKineticTemperature(goods))} (activation energy 83.144 kJ/mol, from memory).`,
+      `A busy day: air ${c(Math.min(...air))} to ${c(Math.max(...air))}, product ${c(Math.min(...goods))} to ${c(Math.max(...goods))}, mean kinetic temperature of the air ${c(meanKineticTemperature(air))}, of the product ${c(meanKineticTemperature(goods))} (activation energy 83.144 kJ/mol, from memory).`,
       outside > 0
-        ? `Doors and defrosts bring the air outside its limits for up to ${figure(outside, 'min', 0)} on end: a buffered probe that follows the goods does not see it, an air probe does.`
+        ? `Doors and defrosts bring the air outside its limits for up to ${figure(outside, 'min', 0)} on end: a buffered probe that follows the product does not see it, an air probe does.`
         : 'Neither doors nor defrosts bring the air outside its limits.',
       `${limits.min ? c(baseValue(limits.min.value)) : 'No lower limit'} to ${limits.max ? c(baseValue(limits.max.value)) : 'no upper limit'} for ${limits.name.toLowerCase()}: a mean kinetic temperature inside does not excuse an hour outside.`,
       filterWords(values),
@@ -65,7 +65,7 @@ export const pharmacyReport: ToolWork = (input, progress) => {
       {
         id: 'delays',
         title: 'Delay of the alarm, two busy days each',
-        heads: ['Delay', 'Nags', 'Dead compressor called after', 'Goods then'],
+        heads: ['Delay', 'Keeps sounding', 'Dead compressor called after', 'Product then'],
         rows: trials.map((t): ToolRow => ({
           id: String(t.minutes),
           cells: [
@@ -95,5 +95,5 @@ function filterWords(values: SettingValues): string {
   const filter = values['probes.filterTime'];
   return isQuantity(filter) && baseValue(filter) > 0
     ? `The control smooths its reading over ${Math.round(baseValue(filter))} s; a buffer bottle around the probe does more.`
-    : 'A probe in a bottle of glycol reads more as the goods do; note in the file that it is buffered. Regulating by it makes the air swing wider: let the probe in the air regulate, and the buffered one be read and logged.';
+    : 'A probe in a bottle of glycol reads more as the product does; note in the file that it is buffered. Regulating by it makes the air swing wider: let the probe in the air regulate, and the buffered one be read and logged.';
 }

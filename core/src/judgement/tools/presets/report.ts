@@ -3,7 +3,7 @@ import { rankPresets } from './rank.ts';
 
 /** A control that configures itself by presets: which one comes nearest to the old control, and what to change after it. */
 export const presetsReport: ToolWork = ({ definition, found, values }): ToolReport | string => {
-  if (!definition) return 'Choose the new control in Survey: its presets then stand here.';
+  if (!definition) return 'Choose the new control in Survey: its presets then show here.';
   if ((definition.presets ?? []).length === 0) return `${definition.family} has no presets.`;
   const old = found && Object.keys(found).length > 0 ? rankPresets(definition, found) : null;
   const planned = rankPresets(definition, values);

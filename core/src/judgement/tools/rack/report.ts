@@ -24,19 +24,19 @@ export const rackReport: ToolWork = ({ unit, values, facts, display }, progress)
   const c = (value: number) => shownCelsius(value, display);
   return {
     answer:
-      'No rest and no power-up delay in this box’s control: its relay opens a solenoid valve. The compressors stand on the rack and keep their own rest; a second one here only lets the box warm.',
+      'No minimum off time and no start-up delay in this box’s control: its relay opens a solenoid valve. The compressors stand on the rack and keep their own off time; a second one here only lets the box warm.',
     words: [
-      `The rack rests each compressor ${figure(facts.rackRest, 'min', 0)} by its own control or timer. That one stays as it is: never bridge it, and never count on the box to do its work.`,
-      `This valve opens ${figure(none.startsPerHour, 'times an hour')} with nothing held back, air ${c(none.air.min)} to ${c(none.air.max)}. Valves bear that; if it is far more, the differential is too narrow, not the rest too short.`,
+      `The rack keeps each compressor off ${figure(facts.rackRest, 'min', 0)} by its own control or timer. That one stays as it is: never bridge it, and never count on the box to do its work.`,
+      `This valve opens ${figure(none.startsPerHour, 'times an hour')} with nothing held back, air ${c(none.air.min)} to ${c(none.air.max)}. Valves bear that; if it is far more, the differential is too narrow, not the off time too short.`,
       facts.rackRest < 2
         ? 'The rack keeps less than 2 min: ask who looks after it whether a timer is missing there. Mending it here would help this box only.'
-        : 'If the box ever gets a compressor of its own, set the rest to 3 min and more first.',
+        : 'If the box ever gets a compressor of its own, set the minimum off time to 3 min and more first.',
     ],
     tables: [
       {
         id: 'rests',
-        title: 'What a rest would do here, a day each',
-        heads: ['Rest', 'Valve opens an hour', 'Air', 'Goods at most'],
+        title: 'What a minimum off time would do here, a day each',
+        heads: ['Minimum off time', 'Valve opens an hour', 'Air', 'Product at most'],
         rows: rows.map(({ minutes, set, figures }): ToolRow => ({
           id: String(minutes),
           cells: [
@@ -49,8 +49,8 @@ export const rackReport: ToolWork = ({ unit, values, facts, display }, progress)
           values: set,
           why:
             minutes === 0
-              ? 'solenoid valve on a rack: the rack rests its own compressors'
-              : `a rest of ${minutes} min at the valve, wanted although the rack keeps its own`,
+              ? 'solenoid valve on a rack: the rack keeps the off time of its own compressors'
+              : `a minimum off time of ${minutes} min at the valve, wanted although the rack keeps its own`,
         })),
       },
     ],

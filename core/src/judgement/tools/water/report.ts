@@ -93,7 +93,7 @@ export const waterReport: ToolWork = (input, progress) => {
       {
         id: 'limits',
         title: 'Alarm limits, on a day with a delivery',
-        heads: ['Limits', 'Delay', 'Nags', 'Dead chiller called after'],
+        heads: ['Limits', 'Delay', 'Keeps sounding', 'Dead chiller called after'],
         rows,
       },
     ],

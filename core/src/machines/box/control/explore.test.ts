@@ -131,7 +131,7 @@ function wrongWith(config: ControlConfig, before: Node, after: Node, given: Cont
   if (!was.compressor && out.compressor) {
     if (before.sinceStop < 3) return `rest of 3 forgotten: started after ${before.sinceStop}`;
     if (before.sinceStart < 4) return `start interval of 4 forgotten: ${before.sinceStart}`;
-    if (before.sinceReady < 2) return `power-up delay of 2 forgotten: ${before.sinceReady}`;
+    if (before.sinceReady < 2) return `start-up delay of 2 forgotten: ${before.sinceReady}`;
   }
   const atOnce = standby || shutByDoor || phase !== 'regulate';
   if (was.compressor && !out.compressor && !atOnce && before.sinceStart < 2)

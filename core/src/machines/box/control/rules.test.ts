@@ -63,7 +63,7 @@ describe('band', () => {
 });
 
 describe('compressor', () => {
-  test('a rest of 180 s after a stop at 1000 allows a start at 1180; the hold is told with the seconds left', () => {
+  test('a minimum off time of 180 s after a stop at 1000 allows a start at 1180; the hold is told with the seconds left', () => {
     const run = runOver({ 'compressor.minOffTime': s(180) }, 'time,air_degC\n0,5\n1000,2\n1010,5\n1300,5');
     expect(lines(run, 'compressor')).toEqual([
       '0 compressor on',
@@ -77,7 +77,7 @@ describe('compressor', () => {
     });
   });
 
-  test('power-up delay 120: earliest start at 120; no rest before the first stop', () => {
+  test('start-up delay 120: earliest start at 120; no rest before the first stop', () => {
     const run = runOver(
       { 'compressor.powerOnDelay': s(120), 'compressor.minOffTime': s(600) },
       'time,air_degC\n0,5\n200,5',
@@ -326,7 +326,7 @@ describe('fan', () => {
     ]);
   });
 
-  test('the power-up delay may hold the fan as well', () => {
+  test('the start-up delay may hold the fan as well', () => {
     const run = runOver(
       {
         ...controlled,
@@ -461,7 +461,7 @@ describe('alarms', () => {
   });
 });
 
-test('standby: all off; leaving it restarts the power-up delay, and the rest still counts from the last stop', () => {
+test('standby: all off; leaving it restarts the start-up delay, and the rest still counts from the last stop', () => {
   const run = runOver(
     { 'compressor.powerOnDelay': s(20), 'compressor.minOffTime': s(100) },
     'time,air_degC,command\n0,5,\n50,5,standbyOn\n60,5,standbyOff\n200,5,',

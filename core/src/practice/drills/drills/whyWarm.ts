@@ -45,8 +45,8 @@ export const warmCauses: readonly WarmCause[] = [
   },
   {
     id: 'deadFan',
-    name: 'The evaporator fan stands',
-    shownBy: 'relay on, fan standing, coil far colder than the air',
+    name: 'The evaporator fan is stopped',
+    shownBy: 'relay on, fan stopped, coil far colder than the air',
     fault: 'deadFan',
   },
   {
