@@ -9,7 +9,7 @@ import { displayOf, drillGoal, familyOf, strikeAll } from './support/strike.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 async function chooseFamily(page: Page, name: string): Promise<void> {
-  await clickText(page, 'section[aria-label="Families"] a', name);
+  await clickText(page, 'section[aria-label="Controllers"] a', name);
   await page.waitForFunction(
     (wanted) => document.querySelector('a.bg-band')?.textContent?.includes(wanted),
     {},

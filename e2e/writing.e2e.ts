@@ -73,13 +73,13 @@ export const writing: EndToEndTest = {
       // A table with a merged and a missing cell: shown for mending, nothing dropped.
       const broken = booklet
         .replace('H20\tMinimum off time of compressor\t0\t15\tmin\t3', 'H20\tMinimum off time of compressor\t3')
-        .replace('E36\tDripping time', 'd6 Dripping time');
+        .replace('E36\tDripping time', 'E36 Dripping time');
       await pasteTable(page, broken);
       await seeText(page, '60 rows');
       expectHolds(await textOf(page, 'row-count'), '2 to be put right', 'the broken rows');
       await goTo(page, 'Try');
       await fill(page, byTest('family-name'), 'Peat 6');
-      expectHolds(await textOf(page, 'in-the-way'), 'c0: expected a range', 'what is in the way of saving');
+      expectHolds(await textOf(page, 'in-the-way'), 'H20: expected a range', 'what is in the way of saving');
       await goTo(page, 'Table');
       await page.waitForSelector('[data-row="H20"] [data-test="mend"]');
       for (const [label, value] of [
@@ -147,7 +147,7 @@ export const writing: EndToEndTest = {
 
       // A second version begins with what the first was written from, and every difference is told.
       await page.goto(`${server.base}/controls`, { waitUntil: 'networkidle0' });
-      await clickText(page, 'section[aria-label="Families"] a', 'Peat 6');
+      await clickText(page, 'section[aria-label="Controllers"] a', 'Peat 6');
       await seeText(page, 'No job names it yet');
       await clickText(page, 'a.link', 'New version');
       await page.waitForSelector('[data-row="E36"]');
@@ -164,6 +164,6 @@ export const writing: EndToEndTest = {
       await choose(page, byTest('compare-with'), '1');
       await page.waitForSelector(byTest('changes'));
       const changes = await textOf(page, 'changes');
-      expectHolds(changes, 'd6 default changed 3 4', 'the one difference in the codes');
+      expectHolds(changes, 'E36 default changed 3 4', 'the one difference in the codes');
     }),
 };

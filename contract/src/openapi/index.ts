@@ -1,2 +1,1 @@
-export { jsonSchemaOf } from './jsonSchema.ts';
 export { openApiDocument } from './openApiDocument.ts';

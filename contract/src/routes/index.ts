@@ -2,13 +2,12 @@ export { api, type Api } from './api.ts';
 export { type TableName } from '../paths/index.ts';
 export { type Company } from './company.ts';
 export { type ControllerUse } from './controllers.ts';
-export { MAX_ENTRIES, type EntryResult } from './jobs.ts';
+export { type EntryResult } from './jobs.ts';
 export { type ProgressLine } from './practice.ts';
 export { type Review, type UnitJudged } from './reviews.ts';
 export { BODY_LIMIT, type Access, type AnswerOf, type RouteContract } from './route.ts';
 export { type SharedPage } from './shares.ts';
 export {
-  roles,
   type ControllerLine,
   type EntryPage,
   type Job,

@@ -9,7 +9,7 @@ import {
   type InferType,
   type ISchema,
 } from 'yup';
-import type { EntryBody, PinnedDefinition } from '../entries/index.ts';
+import type { EntryBody } from '../entries/index.ts';
 import type { DeepReadonly } from '../fields/index.ts';
 
 // What the server answers with: shapes shared by several routes. Answers are checked in the tests, not at run time.
@@ -104,7 +104,6 @@ export const pin = object({ id: said(), family: said(), version: said(), hash: s
 /** A family in the library: what a list shows and what an entry pins. */
 export const controllerLine = pin.shape({ summary: said(), parameters: count(), newest: flag() });
 export type ControllerLine = DeepReadonly<InferType<typeof controllerLine>>;
-export type { PinnedDefinition };
 
 /** What a page is told of a log. */
 export const log = object({

@@ -1,2 +1,2 @@
-export { checked, firstProblem, MAX_PROBLEMS, type Problem } from './problems.ts';
-export { shapeProblem, type ShapeProblem, unstorable } from './shape.ts';
+export { checked, firstProblem } from './problems.ts';
+export { shapeProblem } from './shape.ts';

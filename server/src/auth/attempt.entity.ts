@@ -1,4 +1,4 @@
-import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { defineEntity, p } from '@mikro-orm/core';
 
 /** Failed sign-ins of a login or an address within a window. In the database, since the server keeps no state. */
 export const attemptEntity = defineEntity({
@@ -10,5 +10,3 @@ export const attemptEntity = defineEntity({
     windowEndsAt: p.datetime(),
   },
 });
-
-export type Attempt = InferEntity<typeof attemptEntity>;

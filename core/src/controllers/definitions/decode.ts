@@ -1,10 +1,5 @@
 import { isQuantity, parseNumber, type Quantity } from '../../foundation/quantities/index.ts';
-import {
-  settingOf,
-  type SettingId,
-  type SettingValue,
-  type SettingValues,
-} from '../../foundation/settings/index.ts';
+import { type SettingId, type SettingValue, type SettingValues } from '../../foundation/settings/index.ts';
 import {
   isCombined,
   parameterOf,
@@ -161,9 +156,4 @@ function outOfScale(value: number, encoding: NumberEncoding, display: DisplaySta
 
 function atLine(row: SheetRow, reason: string): string {
   return row.line === undefined ? reason : `line ${row.line}: ${reason}`;
-}
-
-/** The label of a setting, for sentences. */
-export function labelOf(id: SettingId): string {
-  return settingOf(id).label;
 }

@@ -18,4 +18,4 @@ export {
   WATER_NOTICED_KG,
 } from './judging.ts';
 export { EPSILON, SAME_NUMBER } from './tolerances.ts';
-export { MILLISECONDS_PER_DAY, SECONDS_PER_DAY, SECONDS_PER_HOUR, SECONDS_PER_MINUTE } from './time.ts';
+export { MILLISECONDS_PER_DAY, SECONDS_PER_DAY } from './time.ts';

@@ -1,5 +1,5 @@
 export { ohmsAt } from './curve.ts';
-export { identify, type OhmsAtTemperature } from './identify.ts';
+export { identify } from './identify.ts';
 export { placements, type ProbeUse } from './placement.ts';
 export { type PlatinumClass, platinumClasses, platinumTolerance } from './platinum.ts';
 export { leadOhms, menuSensors, otherSensors, type Sensor, sensorOf } from './sensors.ts';

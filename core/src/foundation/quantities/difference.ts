@@ -17,8 +17,3 @@ export function difference(value: number, unit: DifferenceUnit): TemperatureDiff
 export function differenceIn(d: TemperatureDifference, unit: DifferenceUnit): number {
   return unit === 'K' ? d : (d * 9) / 5;
 }
-
-/** A difference times a bare number. */
-export function times(d: TemperatureDifference, factor: number): TemperatureDifference {
-  return (d * factor) as TemperatureDifference;
-}

@@ -19,16 +19,6 @@ export function temperatureIn(t: Temperature, unit: TemperatureUnit): number {
   return unit === 'degC' ? t : (t * 9) / 5 + 32;
 }
 
-/** A temperature moved by a difference. */
-export function warmer(t: Temperature, by: TemperatureDifference): Temperature {
-  return (t + by) as Temperature;
-}
-
-/** A temperature moved down by a difference. */
-export function colder(t: Temperature, by: TemperatureDifference): Temperature {
-  return (t - by) as Temperature;
-}
-
 /** How much warmer `a` is than `b`. */
 export function above(a: Temperature, b: Temperature): TemperatureDifference {
   return (a - b) as number as TemperatureDifference;

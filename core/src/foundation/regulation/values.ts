@@ -24,12 +24,6 @@ export function written(celsius: number, unit: TemperatureUnit): Quantity {
   return quantity(Math.round(valueIn(quantity(celsius, 'degC'), unit) * 10) / 10, unit);
 }
 
-/** A difference in K likewise. */
-export function writtenDifference(kelvins: number, unit: TemperatureUnit): Quantity {
-  const wide = unit === 'degF' ? 'deltaF' : 'K';
-  return quantity(Math.round(valueIn(quantity(kelvins, 'K'), wide) * 10) / 10, wide);
-}
-
 /** True for a temperature. */
 export function isTemperature(value: unknown): value is Quantity {
   return isQuantity(value) && (value.unit === 'degC' || value.unit === 'degF');

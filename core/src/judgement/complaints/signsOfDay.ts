@@ -2,16 +2,6 @@ import { ICE_NOTICED_KG, MAX_STARTS_PER_HOUR } from '../../foundation/limits/ind
 import type { Figures } from '../../machines/simulation/index.ts';
 import type { SignId } from './signs.ts';
 
-/** Signs a simulated day can show. */
-export const simulatedSigns: readonly SignId[] = [
-  'boxWarm',
-  'boxCold',
-  'alwaysRunning',
-  'shortCycles',
-  'iceOnCoil',
-  'alarmNags',
-];
-
 /** What people notice: a product so many K off, a compressor that runs so much, so many starts, so much ice, so many alarms a day. */
 const NOTICED_K = 1.3;
 const ALWAYS = 90;

@@ -4,6 +4,7 @@ import {
   humidityRatio,
   restingBox,
   stepBox,
+  boxWork,
   templates,
 } from '../../machines/box/index.ts';
 
@@ -65,12 +66,13 @@ export function preCool(body: Body): PreCool | string {
   drive.compressor = true;
   drive.fan = true;
   const flows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  const work = boxWork();
   let [airAt, wallAt]: [number | null, number | null] = [null, null];
   let seconds = 0;
   for (; seconds < LONGEST_HOURS * 3600 && (airAt === null || wallAt === null); seconds += 1) {
     // In range the unit holds: it does not go on cooling below its set point.
     drive.compressor = state.air > body.setpoint;
-    stepBox(parameters, state, drive, 1, flows);
+    stepBox(parameters, state, drive, 1, flows, work);
     if (airAt === null && state.air <= body.setpoint + body.band) airAt = seconds / 60;
     if (airAt !== null && state.wall <= body.setpoint + WALL_NEAR) wallAt = seconds / 60;
   }

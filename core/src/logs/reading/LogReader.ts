@@ -6,7 +6,7 @@ import { Growing } from './growing.ts';
 import type { LogLayout } from './layout.ts';
 import type { Log, Tidied } from './log.ts';
 import { CellEnds, plainNumber } from './plainCells.ts';
-import { readTime, type WrittenTime } from './readTime.ts';
+import { readTime, writtenTime } from './readTime.ts';
 import { inOrder } from './inOrder.ts';
 import { zoneClock, type ZoneClock } from './zone.ts';
 
@@ -33,7 +33,7 @@ export class LogReader {
   readonly #timeAt: readonly number[];
   readonly #zone: ZoneClock | null;
   readonly #time = new Growing();
-  readonly #written: WrittenTime = { seconds: 0, offset: Number.NaN };
+  readonly #written = writtenTime();
   readonly #problems: { line: number; why: string }[] = [];
   #rest = '';
   readonly #ends = new CellEnds();

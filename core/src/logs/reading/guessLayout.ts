@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { formatColumns, isTemperature, type ColumnRole } from './columns.ts';
 import type { ColumnUse, LogLayout } from './layout.ts';
-import { readTime, type TimeOrder, type WrittenTime } from './readTime.ts';
+import { readTime, type TimeOrder, writtenTime } from './readTime.ts';
 
 /** A layout read from the beginning of a file, with what is not sure in it. */
 export interface GuessedLayout {
@@ -96,10 +96,9 @@ function headerOf(cells: readonly (readonly string[])[], first: number): readonl
   return Array.from({ length: width }, (_, j) => `column ${j + 1}`);
 }
 
-const written: WrittenTime = { seconds: 0, offset: Number.NaN };
 const isDated = (cell: string) =>
   /\d{1,4}[-/.]\d{1,2}[-/.]\d{1,4}|\d[- ][A-Za-z]{3,9}[- ]\d/.test(cell) &&
-  (['ymd', 'dmy', 'mdy'] as const).some((order) => readTime(cell, order, written));
+  (['ymd', 'dmy', 'mdy'] as const).some((order) => readTime(cell, order, writtenTime()));
 const isClock = (cell: string) => /^\d{1,2}:\d{2}(:\d{2})?([.,]\d+)?\s*([ap]\.?m\.?)?$/i.test(cell);
 const isNumber = (cell: string, decimal: '.' | ',') =>
   cell !== '' && Number.isFinite(Number(decimal === ',' ? cell.replace(',', '.') : cell));

@@ -7,13 +7,19 @@ export type TimeOrder = (typeof timeOrders)[number];
 export interface WrittenTime {
   seconds: number;
   offset: number;
+  /** Year, month, day, hour, minute, second while they are read. */
+  readonly parts: Float64Array;
 }
 
 /** Days from spreadsheet day 0 to 1970. */
 const SERIAL_1970 = 25569;
 
-// One set of parts for all rows: a year of minutes makes half a million times, and none of them needs an array of its own.
-const parts = new Float64Array(7);
+/** A place to read times into: one for all rows of a log, since a year of minutes makes half a million. */
+export const writtenTime = (): WrittenTime => ({
+  seconds: 0,
+  offset: Number.NaN,
+  parts: new Float64Array(7),
+});
 
 /**
  * Reads one time into `out`; false where it is none. Parts may be separated by anything; a two-digit year counts from 2000; am and pm are obeyed,
@@ -21,6 +27,7 @@ const parts = new Float64Array(7);
  */
 export function readTime(text: string, order: TimeOrder, out: WrittenTime): boolean {
   out.offset = Number.NaN;
+  const { parts } = out;
   if (order === 'seconds' || order === 'serial') {
     const number = text.trim() === '' ? Number.NaN : Number(text.replace(',', '.'));
     out.seconds = order === 'seconds' ? number : Math.round((number - SERIAL_1970) * SECONDS_PER_DAY);
@@ -65,6 +72,7 @@ export function readTime(text: string, order: TimeOrder, out: WrittenTime): bool
 }
 
 function civil(order: TimeOrder, count: number, meridiem: number, out: WrittenTime): boolean {
+  const { parts } = out;
   const [a, b, c] = [parts[0]!, parts[1]!, parts[2]!];
   const year = order === 'ymd' ? a : c;
   const month = order === 'mdy' ? a : b;

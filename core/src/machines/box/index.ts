@@ -13,8 +13,8 @@ export {
   driveAtRest,
   restingBox,
   stepBox,
+  boxWork,
 } from './plant/box.ts';
-export { stepFirstOrder } from './plant/firstOrder.ts';
 export { doorFlow } from './plant/infiltration.ts';
 export { humidityRatio, saturatedRatio, saturationPressure } from './plant/moistAir.ts';
 export { type BoxChoice, boxOf, type TemplateId, templateIds, templates } from './plant/templates.ts';

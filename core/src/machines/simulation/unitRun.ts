@@ -16,6 +16,7 @@ import {
   humidityRatio,
   restingBox,
   stepBox,
+  boxWork,
   templates,
   type BoxDrive,
   type BoxFlows,
@@ -34,6 +35,7 @@ export class UnitRun {
   readonly events: ControlEvent[] = [];
   readonly count: FigureCount;
   readonly flows: BoxFlows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  private readonly work = boxWork();
   private readonly box: BoxParameters;
   private readonly state: BoxState;
   private control: ControlState;
@@ -181,7 +183,7 @@ export class UnitRun {
     const { behind, drive, state } = this;
     if (behind === 0) return;
     this.behind = 0;
-    stepBox(this.box, state, drive, behind, this.flows);
+    stepBox(this.box, state, drive, behind, this.flows, this.work);
     if (this.counting) this.count.add(state, this.phase, drive, behind);
   }
 

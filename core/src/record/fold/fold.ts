@@ -22,8 +22,6 @@ export interface Conflict {
   readonly heads: readonly Head[];
 }
 
-export const emptyState: JobState = { sequence: 0, registers: new Map(), lists: new Map() };
-
 /**
  * Folds a job's stream by the server's sequence, never by a device's clock; entries a device has not got accepted yet come after, in
  * their own order. A new value replaces those its author had seen, and those from its own device; what it had not seen stays beside it.

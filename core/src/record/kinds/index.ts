@@ -1,2 +1,1 @@
-export type { CodeNames } from './kind.ts';
 export { aboutEntry, describeEntry, registerOf, saidByEntry } from './kinds.ts';

@@ -15,13 +15,16 @@ import { proofOf, type Proof } from '../meter/proof.ts';
 import { networkOf } from '../solver/index.ts';
 import { breakNetwork } from './broken.ts';
 import { diagnose } from './diagnose.ts';
-import { faultKey, firstFaults, type Fault } from './fault.ts';
+import { firstFaults, type Fault } from './fault.ts';
 import { Bench } from '../readings/bench.ts';
 import { meterUnitOf, type Place, type Reading } from '../readings/place.ts';
 import { readReadings } from '../readings/readReadings.ts';
 import { tolerance } from '../readings/tolerance.ts';
 import { placesOf } from '../readings/places.ts';
 import { isFileProblem } from '../../foundation/files/index.ts';
+
+/** Equal for equal faults. */
+const faultKey = (fault: Fault) => JSON.stringify(fault);
 
 /** A meter on a broken circuit: what it shows, with an error of a third of the tolerance that changes from place to place. */
 function meterOn(circuit: Circuit, fault: Fault): (place: Place) => Reading {

@@ -163,8 +163,3 @@ export function wiresOfFault(fault: Fault): readonly string[] {
       return [];
   }
 }
-
-/** Equal for equal faults. */
-export function faultKey(fault: Fault): string {
-  return JSON.stringify(fault);
-}

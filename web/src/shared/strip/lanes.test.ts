@@ -39,7 +39,10 @@ test('defrost and drain are one lane', () => {
 });
 
 test.each([
-  [{ t: 5, kind: 'held', value: 'minOffTime', numbers: { seconds: 143 } }, 'held 143 s by the rest time'],
+  [
+    { t: 5, kind: 'held', value: 'minOffTime', numbers: { seconds: 143 } },
+    'held 143 s by the minimum off time',
+  ],
   [{ t: 5, kind: 'phase', value: 'drain', reason: 'temperature' }, 'drain: the coil was warm enough'],
   [{ t: 5, kind: 'phase', value: 'regulate', reason: 'drained' }, 'cools again: the drip time was over'],
   [{ t: 5, kind: 'alarm', value: true, reason: 'high' }, 'alarm: too warm for too long'],

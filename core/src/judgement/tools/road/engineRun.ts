@@ -6,6 +6,7 @@ import {
   humidityRatio,
   restingBox,
   stepBox,
+  boxWork,
   templates,
   type BoxChoice,
 } from '../../../machines/box/index.ts';
@@ -34,6 +35,7 @@ export function engineRun(config: EngineConfig, choice: BoxChoice, doors: DoorUs
   const state = restingBox(config.setpoint);
   const drive = driveAtRest(outdoor, humidityRatio(outdoor, choice.humidity ?? t.humidity));
   const flows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  const work = boxWork();
   const engine = engineAtRest(config.setpoint);
   const door = doorOf('transportUnit', doors);
   let [running, still, starts, sum] = [0, 0, 0, 0];
@@ -48,7 +50,7 @@ export function engineRun(config: EngineConfig, choice: BoxChoice, doors: DoorUs
     drive.airHeater = engine.action === 'heat';
     drive.fan = engine.engine;
     drive.doorOpen = door((OPENS + second) % SECONDS_PER_DAY);
-    stepBox(box, state, drive, 1, flows);
+    stepBox(box, state, drive, 1, flows, work);
     if (engine.engine) running += 1;
     else still += 1;
     sum += state.air;

@@ -2,7 +2,8 @@ import { expect, test } from '@jest/globals';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { plainCooler, units } from '../../../../testing/runs.ts';
 import { controlConfig, type ControlConfig } from './config.ts';
-import { copyState, powerUp, type Command, type ControlInputs, type ControlState } from './state.ts';
+import { copyState } from '../../../../testing/copyState.ts';
+import { powerUp, type Command, type ControlInputs, type ControlState } from './state.ts';
 import { tick } from './tick.ts';
 
 const { c, k, s } = units;

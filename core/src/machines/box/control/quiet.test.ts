@@ -5,7 +5,8 @@ import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { plainCooler, units } from '../../../../testing/runs.ts';
 import { controlConfig, type ControlConfig } from './config.ts';
 import { letPass, quietFor } from './quiet.ts';
-import { copyState, powerUp, type ControlInputs } from './state.ts';
+import { copyState } from '../../../../testing/copyState.ts';
+import { powerUp, type ControlInputs } from './state.ts';
 import { tick } from './tick.ts';
 
 const { c, k, s } = units;

@@ -143,16 +143,3 @@ export function powerUp(setpoint: number): ControlState {
     causes: { high: false, low: false, door: false, input: false, airProbe: false, coilProbe: false },
   };
 }
-
-/** A state that goes its own way from here. */
-export function copyState(state: ControlState): ControlState {
-  return {
-    ...state,
-    air: { ...state.air },
-    coil: { ...state.coil },
-    coil2: { ...state.coil2 },
-    counts: { ...state.counts, ring: state.counts.ring.slice() },
-    out: { ...state.out },
-    causes: { ...state.causes },
-  };
-}

@@ -1,8 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
-import { driveAtRest, restingBox, stepBox, type BoxDrive, type BoxFlows, type BoxState } from './box.ts';
+import {
+  boxWork,
+  driveAtRest,
+  restingBox,
+  stepBox,
+  type BoxDrive,
+  type BoxFlows,
+  type BoxState,
+} from './box.ts';
 import { doorFlow } from './infiltration.ts';
 import { humidityRatio } from './moistAir.ts';
-import { storedHeat, storedWater } from './stored.ts';
+import { storedHeat, storedWater } from '../../../../testing/storedInBox.ts';
 import { boxOf, templateIds, templates, type TemplateId } from './templates.ts';
 
 const drive = (id: TemplateId, more: Partial<BoxDrive> = {}): BoxDrive => ({
@@ -22,6 +30,7 @@ function day(
   const p = boxOf(id);
   const s = restingBox(templates[id].inside);
   const flows = noFlows();
+  const work = boxWork();
   const heats = templates[id].inside > 40;
   let call = false;
   let on = 0;
@@ -48,6 +57,7 @@ function day(
       }),
       dt,
       flows,
+      work,
     );
     through += Math.abs(flows.heat - before);
     if (call && !defrost) on += dt;
@@ -113,11 +123,12 @@ test('melt plateau: the metal stands above 0 °C while ice is left, longest in t
   s.zones[0].frost = 0.8;
   s.zones[1].frost = 0.8;
   const flows = noFlows();
+  const work = boxWork();
   let near = 0;
   let far = 0;
   let above = false;
   for (let t = 0; t < 7200 && far === 0; t += 1) {
-    stepBox(p, s, drive('walkInFreezer', { heater: true, fan: false }), 1, flows);
+    stepBox(p, s, drive('walkInFreezer', { heater: true, fan: false }), 1, flows, work);
     if (s.zones[0].temperature > 1 && s.zones[0].frost > 0) above = true;
     if (near === 0 && s.zones[0].frost < 1e-6) near = t;
     if (far === 0 && s.zones[1].frost < 1e-6) far = t;
@@ -133,9 +144,10 @@ test('melting takes 334 kJ a kilogram: the heater’s energy covers warming and 
   const s = restingBox(-25);
   for (const z of s.zones) z.frost = 1;
   const flows = noFlows();
+  const work = boxWork();
   let seconds = 0;
   while (s.zones[0].frost + s.zones[1].frost > 0.01 && seconds < 20000) {
-    stepBox(p, s, drive('walkInFreezer', { heater: true, fan: false }), 1, flows);
+    stepBox(p, s, drive('walkInFreezer', { heater: true, fan: false }), 1, flows, work);
     seconds += 1;
   }
   const given = p.heaterWatts * seconds;

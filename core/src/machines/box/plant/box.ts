@@ -160,12 +160,12 @@ interface Decays {
   readonly falling: number;
   readonly drain: number;
 }
-let decays: Decays = { of: null, dt: 0, probe: 0, coilProbe: 0, rising: 0, falling: 0, drain: 0 };
 
-function decaysOf(p: BoxParameters, dt: number): Decays {
+function decaysOf(work: BoxWork, p: BoxParameters, dt: number): Decays {
+  const { decays } = work;
   if (decays.of === p && decays.dt === dt) return decays;
   const gone = (time: number) => 1 - Math.exp(-dt / time);
-  decays = {
+  work.decays = {
     of: p,
     dt,
     probe: gone(p.probeLag),
@@ -174,7 +174,7 @@ function decaysOf(p: BoxParameters, dt: number): Decays {
     falling: gone(STOPPING),
     drain: gone(p.drainTime),
   };
-  return decays;
+  return work.decays;
 }
 
 /** Time in which the refrigerant comes to rest after a stop, s. */
@@ -204,17 +204,54 @@ const zoneFlow = (): ZoneFlow => ({
   vapour: 0.5,
   drained: 0.5,
 });
-const flow1 = zoneFlow();
-const flow2 = zoneFlow();
-/** The machine's side of a step: where it condenses, the share of its capacity at hand, where it evaporates. */
-const cycle = { condensing: 0.5, share: 0.5, evaporating: 0.5 };
+
+/** The working numbers of a run: made once by whoever runs it, written over in every step. Two runs side by side have one each. */
+export interface BoxWork {
+  decays: Decays;
+  readonly flow1: ZoneFlow;
+  readonly flow2: ZoneFlow;
+  /** The machine's side of a step: where it condenses, the share of its capacity at hand, where it evaporates. */
+  readonly cycle: { condensing: number; share: number; evaporating: number };
+}
+
+/** Working numbers for one run. */
+export const boxWork = (): BoxWork => ({
+  decays: { of: null, dt: 0, probe: 0, coilProbe: 0, rising: 0, falling: 0, drain: 0 },
+  flow1: zoneFlow(),
+  flow2: zoneFlow(),
+  cycle: { condensing: 0.5, share: 0.5, evaporating: 0.5 },
+});
+
+/** A coil full of frost (filling 1) lets through 1/(1 + this) of the air of a clean one (common practice: a fifth at twice the filling). */
+const FROST_BLOCKS = 1.2;
+/** Capacity a kelvin of evaporating temperature, share of the rated one (common practice: 3 to 4 %). */
+const CAPACITY_PER_K_EVAPORATING = 0.032;
+/** Capacity lost a kelvin of condensing temperature, share (common practice: about 1 %). */
+const CAPACITY_PER_K_CONDENSING = 0.01;
+/** Share of the capacity that the hottest condenser leaves. Ours: keeps the estimate physical far off the rating. */
+const LEAST_CAPACITY_SHARE = 0.2;
+/** The refrigerant never evaporates colder than this below the rating, K. Ours: where a real machine would have tripped. */
+const LOWEST_BELOW_RATED_K = 30;
+/** Least lift and coefficient of performance that power is computed with, K and –. Ours: a compressor never runs for nothing. */
+const LEAST_LIFT_K = 8;
+const LEAST_COP = 0.8;
+/** Power of an unloaded compressor: that of this share of its capacity. Common practice: a quarter. */
+const IDLING_SHARE = 0.25;
 
 /**
  * One step of `dt` seconds. Air and moisture go exponentially towards where the flows of the step lead them, and every other node is given
  * exactly what they took: so heat and water are conserved to rounding, whatever the step.
  */
-export function stepBox(p: BoxParameters, s: BoxState, d: BoxDrive, dt: number, flows: BoxFlows): void {
-  const decay = decaysOf(p, dt);
+export function stepBox(
+  p: BoxParameters,
+  s: BoxState,
+  d: BoxDrive,
+  dt: number,
+  flows: BoxFlows,
+  work: BoxWork,
+): void {
+  const decay = decaysOf(work, p, dt);
+  const { flow1, flow2, cycle } = work;
   const mass = p.airMass;
   const exchange =
     p.leak + (d.doorOpen ? doorFlow(p.door, [s.air, s.ratio], [d.ambient, d.ambientRatio], d.fan) : 0);
@@ -265,12 +302,14 @@ export function stepBox(p: BoxParameters, s: BoxState, d: BoxDrive, dt: number, 
   s.up += ((d.compressor ? 1 : 0) - s.up) * (d.compressor ? decay.rising : decay.falling);
   cycle.condensing = d.ambient + p.condenserApproach + d.condenserRise;
   cycle.share = d.hotGas ? 0 : s.up * d.capacityFactor;
-  refrigerate(p, one, two);
+  refrigerate(p, one, two, work);
   const cooling = flow1.cooling + flow2.cooling;
   const lift = cycle.condensing - cycle.evaporating;
-  const cop = (p.efficiency * (cycle.evaporating + ZERO_CELSIUS_K)) / (lift > 8 ? lift : 8);
+  const cop =
+    (p.efficiency * (cycle.evaporating + ZERO_CELSIUS_K)) / (lift > LEAST_LIFT_K ? lift : LEAST_LIFT_K);
   if (d.compressor)
-    flows.compressorJoules += (Math.max(cooling, p.capacity * 0.25) / (cop > 0.8 ? cop : 0.8)) * dt;
+    flows.compressorJoules +=
+      (Math.max(cooling, p.capacity * IDLING_SHARE) / (cop > LEAST_COP ? cop : LEAST_COP)) * dt;
   const toCoil = heaterHeat * (1 - p.heaterLeak) + (d.hotGas && d.compressor ? p.hotGasWatts * s.up : 0);
 
   flow1.heat = (g1 * (mean - one.temperature) + toCoil * first.share - flow1.cooling) * dt;
@@ -302,7 +341,7 @@ export function stepBox(p: BoxParameters, s: BoxState, d: BoxDrive, dt: number, 
  */
 function touch(p: ZoneParameters, zone: ZoneState, flow: ZoneFlow): void {
   const filling = zone.frost / p.full;
-  flow.toAir = p.toAir / (1 + filling * filling * 1.2);
+  flow.toAir = p.toAir / (1 + filling * filling * FROST_BLOCKS);
   const t = zone.frost > 0 && zone.temperature > 0 ? 0 : zone.temperature;
   flow.ratio = saturatedRatio(t > -60 ? t : -60);
 }
@@ -311,22 +350,27 @@ function touch(p: ZoneParameters, zone: ZoneState, flow: ZoneFlow): void {
  * Heat the refrigerant takes from the zones, W: it evaporates at one temperature, at which what the zones give is what the machine can take. Capacity falls by
  * 3.2 % a kelvin of evaporating and 1 % a kelvin of condensing temperature (common practice). A zone colder than that gives nothing.
  */
-function refrigerate(p: BoxParameters, one: ZoneState, two: ZoneState): void {
+function refrigerate(p: BoxParameters, one: ZoneState, two: ZoneState, work: BoxWork): void {
+  const { flow1, flow2, cycle } = work;
   const t1 = one.temperature;
   const t2 = two.temperature;
   flow1.cooling = 0;
   flow2.cooling = 0;
   cycle.evaporating = (t1 + t2) / 2;
   if (cycle.share < 1e-3) return;
-  const full = cycle.share * p.capacity * Math.max(0.2, 1 - 0.01 * (cycle.condensing - p.ratedCondensing));
-  const slope = 0.032 * full;
+  const full =
+    cycle.share *
+    p.capacity *
+    Math.max(LEAST_CAPACITY_SHARE, 1 - CAPACITY_PER_K_CONDENSING * (cycle.condensing - p.ratedCondensing));
+  const slope = CAPACITY_PER_K_EVAPORATING * full;
   const least = full - slope * p.ratedEvaporating;
   const k1 = p.zones[0].toRefrigerant;
   const k2 = p.zones[1].toRefrigerant;
   let evaporating = (k1 * t1 + k2 * t2 - least) / (k1 + k2 + slope);
   if (t1 < evaporating) evaporating = (k2 * t2 - least) / (k2 + slope);
   else if (t2 < evaporating) evaporating = (k1 * t1 - least) / (k1 + slope);
-  if (evaporating < p.ratedEvaporating - 30) evaporating = p.ratedEvaporating - 30;
+  const lowest = p.ratedEvaporating - LOWEST_BELOW_RATED_K;
+  if (evaporating < lowest) evaporating = lowest;
   if (t1 > evaporating) flow1.cooling = k1 * (t1 - evaporating);
   if (t2 > evaporating) flow2.cooling = k2 * (t2 - evaporating);
   cycle.evaporating = evaporating;

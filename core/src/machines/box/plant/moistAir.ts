@@ -30,12 +30,6 @@ export function humidityRatio(celsius: number, relative: number): number {
   return (0.621945 * p) / (PRESSURE - p);
 }
 
-/** Relative humidity, 0 to 1 and above where supersaturated. */
-export function relativeHumidity(celsius: number, ratio: number): number {
-  const p = (ratio * PRESSURE) / (0.621945 + ratio);
-  return p / saturationPressure(celsius);
-}
-
 /** Density of moist air, kg (dry air and vapour) a m³. */
 export function airDensity(celsius: number, ratio: number): number {
   const volume = (GAS_CONSTANT * (celsius + ZERO_CELSIUS_K) * (1 + 1.607858 * ratio)) / PRESSURE;

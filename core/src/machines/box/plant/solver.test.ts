@@ -6,7 +6,7 @@ import { readScenario, type Scenario } from '../../simulation/index.ts';
 import { asVector, boxRates } from '../../../../testing/boxRates.ts';
 import { driveSegments } from '../../../../testing/driveSegments.ts';
 import { boxOf, templates } from './templates.ts';
-import { restingBox, stepBox } from './box.ts';
+import { boxWork, restingBox, stepBox } from './box.ts';
 
 const file = JSON.parse(
   readFileSync(
@@ -23,10 +23,11 @@ function both(change: object, hours: number) {
   const state = restingBox(templates[scenario.template].inside);
   let y = asVector(state);
   const flows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  const work = boxWork();
   const apart = { air: 0, coil: 0, frost: 0, product: 0 };
   let most = 0;
   for (const { from, to, drive } of driveSegments(scenario)) {
-    for (let t = from; t < to; t += 1) stepBox(p, state, drive, 1, flows);
+    for (let t = from; t < to; t += 1) stepBox(p, state, drive, 1, flows, work);
     const solver = new Solver(y.length);
     solver.absoluteTolerance = 1e-6;
     solver.relativeTolerance = 1e-6;

@@ -1,5 +1,5 @@
-import { AIR_HEAT, FUSION, ICE_HEAT, VAPORISATION } from '../../../foundation/limits/index.ts';
-import type { BoxParameters, BoxState } from './box.ts';
+import { AIR_HEAT, FUSION, ICE_HEAT, VAPORISATION } from '../src/foundation/limits/index.ts';
+import type { BoxParameters, BoxState } from '../src/machines/box/plant/box.ts';
 
 /** Water in a box, kg: vapour, frost and held water. */
 export function storedWater(p: BoxParameters, s: BoxState): number {
