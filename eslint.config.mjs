@@ -94,6 +94,44 @@ const noClockNoChance = {
   },
 };
 
+/** Rules that know types: nothing is awaited by chance, nothing is of any type, no condition is decided before it is asked. */
+const typed = {
+  files: [
+    'core/src/**/*.ts',
+    'contract/src/**/*.ts',
+    'server/src/**/*.ts',
+    'cli/src/**/*.ts',
+    'web/src/**/*.ts',
+  ],
+  ignores: ['**/*.test.ts'],
+  languageOptions: {
+    parserOptions: {
+      project: [
+        'core/tsconfig.json',
+        'core/tsconfig.record.json',
+        'contract/tsconfig.json',
+        'server/tsconfig.json',
+        'cli/tsconfig.json',
+        'web/tsconfig.json',
+      ],
+      tsconfigRootDir: import.meta.dirname,
+    },
+  },
+  rules: {
+    '@typescript-eslint/no-floating-promises': 'error',
+    '@typescript-eslint/no-misused-promises': 'error',
+    '@typescript-eslint/await-thenable': 'error',
+    '@typescript-eslint/no-unnecessary-condition': 'error',
+    '@typescript-eslint/no-unnecessary-type-assertion': 'error',
+    '@typescript-eslint/no-unsafe-assignment': 'error',
+    '@typescript-eslint/no-unsafe-member-access': 'error',
+    '@typescript-eslint/no-unsafe-call': 'error',
+    '@typescript-eslint/no-unsafe-return': 'error',
+    '@typescript-eslint/no-unsafe-argument': 'error',
+    '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+  },
+};
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.brine/**', 'web/public/**', 'coverage/**'] },
   ...tseslint.configs.recommended,
@@ -122,6 +160,7 @@ export default tseslint.config(
       'vue/no-v-html': 'error',
     },
   },
+  typed,
   coreArrows,
   recordArrows,
   contractArrows,

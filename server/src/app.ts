@@ -29,7 +29,7 @@ export function createApp(services: Services): Hono<Env> {
   app.use(compress());
   app.onError((thrown, context) => {
     const error = asAppError(thrown);
-    const requestId = context.get('requestId') ?? 'none';
+    const requestId = (context.get('requestId') as string | undefined) ?? 'none';
     if (statusOf[error.code] >= 500)
       services.log.error({ requestId, err: error.cause ?? thrown }, error.message);
     return context.json(errorBody(error, requestId), statusOf[error.code]);

@@ -72,7 +72,7 @@ function learnedFrom(args: Args): readonly Choice[] {
       );
     return {
       description: cells.get('description') ?? '',
-      setting: setting === '' ? null : (setting as Choice['setting']),
+      setting: setting === '' ? null : setting,
     };
   });
 }

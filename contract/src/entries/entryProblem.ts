@@ -22,4 +22,4 @@ export function entryProblem(body: unknown): string | null {
   return problem && `body${problem.path && `.${problem.path}`}: ${problem.message}`;
 }
 
-const shown = (value: unknown) => (JSON.stringify(value) ?? 'nothing').slice(0, 60);
+const shown = (value: unknown) => ((JSON.stringify(value) as string | undefined) ?? 'nothing').slice(0, 60);

@@ -54,7 +54,7 @@ export const finite = () =>
   number()
     .typeError('expected a number')
     .required('expected a number')
-    .test('finite', 'expected a number', (n) => n === null || n === undefined || Number.isFinite(n));
+    .test('finite', 'expected a number', (n: unknown) => n === null || n === undefined || Number.isFinite(n));
 
 /** A number from 0 up. */
 export const atLeastZero = () => finite().min(0, 'expected 0 or more');
@@ -74,7 +74,11 @@ export const isoTime = () =>
   string()
     .typeError('expected a time in ISO 8601')
     .required('expected a time in ISO 8601')
-    .test('time', 'expected a time in ISO 8601', (t) => t === null || t === undefined || isTime(t));
+    .test(
+      'time',
+      'expected a time in ISO 8601',
+      (t: unknown) => t === null || t === undefined || isTime(String(t)),
+    );
 
 const isTime = (text: string) =>
   text.length <= 40 && /^[+-]?\d{4,6}-\d{2}/.test(text) && !Number.isNaN(Date.parse(text));
@@ -84,14 +88,18 @@ export const day = () =>
   string()
     .typeError('expected YYYY-MM-DD')
     .required('expected YYYY-MM-DD')
-    .test('day', 'expected YYYY-MM-DD', (d) => d === null || d === undefined || isDay(d));
+    .test('day', 'expected YYYY-MM-DD', (d: unknown) => d === null || d === undefined || isDay(String(d)));
 
 /** A day, or an empty text where there is none. */
 export const dayOrNone = () =>
   string()
     .typeError('expected YYYY-MM-DD, or nothing')
     .defined('expected YYYY-MM-DD, or nothing')
-    .test('day', 'expected YYYY-MM-DD, or nothing', (d) => d === undefined || d === '' || isDay(d));
+    .test(
+      'day',
+      'expected YYYY-MM-DD, or nothing',
+      (d: unknown) => d === undefined || d === '' || isDay(String(d)),
+    );
 
 const isDay = (text: string) =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) &&
@@ -120,7 +128,7 @@ export const judged = <Value extends object | string | number | boolean>(
 ) =>
   mixed<Value>()
     .defined('expected a value')
-    .test('judged', (value, context) => {
+    .test('judged', (value: unknown, context) => {
       const found = value === null || value === undefined ? null : problem(value);
       if (found === null) return true;
       return context.createError({

@@ -4,7 +4,7 @@ export type Json = Readonly<Record<string, unknown>>;
 
 /** A yup schema as JSON Schema, as far as the routes use yup. */
 export function jsonSchemaOf(schema: Schema): Json {
-  return fromDescription(schema.describe() as SchemaDescription);
+  return fromDescription(schema.describe());
 }
 
 /** The same from a description. */
@@ -54,7 +54,7 @@ function limits(description: SchemaDescription): Json {
   const [min, max] = [limit('min')?.min, limit('max')?.max ?? longest];
   const [low, high] = description.type === 'number' ? ['minimum', 'maximum'] : ['minLength', 'maxLength'];
   return {
-    ...(typeof min === 'number' && { [low!]: min }),
-    ...(typeof max === 'number' && { [high!]: max }),
+    ...(typeof min === 'number' && { [low]: min }),
+    ...(typeof max === 'number' && { [high]: max }),
   };
 }

@@ -49,7 +49,7 @@ export function checked<S extends ObjectSchema<AnyObject>>(
     return { problems: [{ path, message: path ? `${path}: ${unfit.message}` : unfit.message }] };
   }
   try {
-    return { value: schema.validateSync(data, { abortEarly: true, stripUnknown: true }) as InferType<S> };
+    return { value: schema.validateSync(data, { abortEarly: true, stripUnknown: true }) };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     return { problems: byField(schema, data, error) };

@@ -1,11 +1,10 @@
 import { api } from '@brine/contract/routes';
-import type { Sides } from '@brine/core/foundation/unit';
 import { serve } from '../http/route.ts';
 import { changeCompany, readCompany } from './company.service.ts';
 
 export const companyRoutes = [
   serve(api.company, async ({ services }) => ({ company: await readCompany(services) })),
   serve(api.changeCompany, async ({ services, body }) => ({
-    company: await changeCompany(services, { ...body, schools: body.schools as Sides | undefined }),
+    company: await changeCompany(services, { ...body, schools: body.schools }),
   })),
 ];

@@ -77,7 +77,8 @@ export function definitionHash(definition: ControllerDefinition): string {
 
 function canonical(value: unknown): string {
   if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
-  if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';
+  if (typeof value !== 'object' || value === null)
+    return value === undefined ? 'null' : JSON.stringify(value);
   const entries = Object.entries(value)
     .filter(([, v]) => v !== undefined)
     .sort(([a], [b]) => (a < b ? -1 : 1));

@@ -49,7 +49,7 @@ export interface Database {
 /** The database on an ORM. Each use case gets its own connection and identity map. */
 export function databaseOn(orm: MikroORM): Database {
   return {
-    transaction: (work) => orm.em.fork().transactional((em) => work(repositoriesOn(em as EntityManager))),
+    transaction: (work) => orm.em.fork().transactional((em) => work(repositoriesOn(em))),
     isReady: async () => {
       try {
         await orm.em.getConnection().execute('select 1');

@@ -17,7 +17,7 @@ export const logRoutes = [
         input.params.log,
         input.query.name,
         layoutOf(input.query.layout),
-        body as unknown as AsyncIterable<Uint8Array>,
+        body,
       ),
     };
   }),

@@ -87,7 +87,7 @@ export class ThreadPool {
       const waiting = this.busy.get(thread);
       this.busy.delete(thread);
       this.idle.delete(thread);
-      waiting?.failed(error as Error);
+      waiting?.failed(error);
       this.next();
     });
     return thread;

@@ -109,7 +109,7 @@ function longestStretch(bends: readonly Point[], least: number, upright: boolean
 let kernel: Promise<ELK> | null = null;
 
 function layoutKernel(): Promise<ELK> {
-  kernel ??= import('elkjs/lib/elk.bundled.js').then(({ default: Elk }) => new Elk() as ELK);
+  kernel ??= import('elkjs/lib/elk.bundled.js').then(({ default: Elk }) => new Elk());
   return kernel;
 }
 

@@ -115,6 +115,6 @@ function plain<T>(value: T): T {
 
 /** The page's own pool: as many workers as the machine has cores, between three and four: the judgement of a day never stands in the way of a curve. */
 export const core = corePool(
-  Math.min(4, Math.max(3, globalThis.navigator?.hardwareConcurrency ?? 3)),
+  Math.min(4, Math.max(3, navigator.hardwareConcurrency)),
   () => new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }) as unknown as PoolWorker,
 );

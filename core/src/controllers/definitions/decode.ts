@@ -99,7 +99,7 @@ export function meaningOf(parameter: Parameter, code: CodeValue, display: Displa
 export function meaningOfOption(parameter: Parameter, option: ChoiceOption): SettingValues {
   if (option.means === undefined) return {};
   if (isCombined(option.means)) return option.means;
-  return typeof parameter.setting === 'string' ? { [parameter.setting]: option.means as SettingValue } : {};
+  return typeof parameter.setting === 'string' ? { [parameter.setting]: option.means } : {};
 }
 
 function meaningOfNumber(
@@ -110,9 +110,7 @@ function meaningOfNumber(
 ): SettingValues {
   if (parameter.setting === undefined) return {};
   const parts: readonly SettingPart[] =
-    typeof parameter.setting === 'string'
-      ? [{ id: parameter.setting }]
-      : (parameter.setting as readonly SettingPart[]);
+    typeof parameter.setting === 'string' ? [{ id: parameter.setting }] : parameter.setting;
   const value = decodeNumber(shown, encoding, display);
   return Object.fromEntries(parts.map((part) => [part.id, partOf(value, part)]));
 }
@@ -120,7 +118,7 @@ function meaningOfNumber(
 /** One of several settings a number stands for. Limits that are widths are positive whichever way the family signs them. */
 export function partOf(value: Quantity | number, part: SettingPart): Quantity | number {
   const sign = part.sign ?? 1;
-  if (!isQuantity(value)) return (value as number) * sign + 0;
+  if (!isQuantity(value)) return value * sign + 0;
   const signed = value.value * sign + 0;
   return {
     value: part.id === 'alarms.lowOffset' || part.id === 'alarms.highOffset' ? Math.abs(signed) : signed,

@@ -1,4 +1,3 @@
-import type { Quantity } from '../../foundation/quantities/index.ts';
 import type { SettingId, SettingValue } from '../../foundation/settings/index.ts';
 
 export const CONTROLLER_FORMAT = 'brine-dial/controller@1';
@@ -170,9 +169,7 @@ export type CodeValue = number | string;
 export function isCombined(
   means: OptionMeaning | undefined,
 ): means is Readonly<Partial<Record<SettingId, SettingValue>>> {
-  return (
-    typeof means === 'object' && !Array.isArray(means) && !('value' in means && 'unit' in (means as Quantity))
-  );
+  return typeof means === 'object' && !Array.isArray(means) && !('value' in means && 'unit' in means);
 }
 
 /** The parameter with that code. Codes from files never index plain objects. */

@@ -1,4 +1,4 @@
-import { isCodeStep, type CodeStep, type EnterStep, type Gesture } from '../definitions/index.ts';
+import { isCodeStep, type CodeStep, type EnterStep } from '../definitions/index.ts';
 import { deedApplies } from './condition.ts';
 import { fit, isPress, type Stroke } from './act.ts';
 import type { Follower, Machine, PanelState } from './machine.ts';
@@ -67,7 +67,7 @@ function moveOn(machine: Machine, followers: readonly Follower[], stroke: Stroke
         },
       ];
     }
-    const weight = fit((step as Gesture).press, (step as Gesture).seconds, stroke);
+    const weight = fit(step.press, step.seconds, stroke);
     return weight === null
       ? []
       : [{ weight, next: at(follower.kind, follower.index, follower.step + 1, steps) }];

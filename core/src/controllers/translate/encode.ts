@@ -335,9 +335,7 @@ function byDefault(
 
 function partsOf(parameter: Parameter): readonly SettingPart[] {
   if (parameter.setting === undefined) return [];
-  return typeof parameter.setting === 'string'
-    ? [{ id: parameter.setting }]
-    : (parameter.setting as readonly SettingPart[]);
+  return typeof parameter.setting === 'string' ? [{ id: parameter.setting }] : parameter.setting;
 }
 
 function signed(value: SettingValue, part: SettingPart): never | Parameters<typeof encodeNumber>[0] {

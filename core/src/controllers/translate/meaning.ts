@@ -30,7 +30,9 @@ export interface Change {
 /** A meaning with a change applied. */
 export function changed(meaning: Meaning, change: Change): Meaning {
   const values = Object.fromEntries(
-    Object.entries({ ...meaning.values, ...change.set }).filter(([, value]) => value !== undefined),
+    Object.entries({ ...meaning.values, ...change.set } as Record<string, unknown>).filter(
+      ([, value]) => value !== undefined,
+    ),
   ) as SettingValues;
   return {
     values,

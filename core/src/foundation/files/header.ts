@@ -32,7 +32,7 @@ export function readHeader(data: unknown, format: string, version: number): Read
     return {
       problem: true,
       field: 'format',
-      message: `expected "${format}@${version}", found ${JSON.stringify(found) ?? 'nothing'}`,
+      message: `expected "${format}@${version}", found ${(JSON.stringify(found) as string | undefined) ?? 'nothing'}`,
     };
   if (Number(match[2]) > version)
     return {

@@ -21,5 +21,5 @@ export function temperatureIn(t: Temperature, unit: TemperatureUnit): number {
 
 /** How much warmer `a` is than `b`. */
 export function above(a: Temperature, b: Temperature): TemperatureDifference {
-  return (a - b) as number as TemperatureDifference;
+  return (a - b) as TemperatureDifference;
 }

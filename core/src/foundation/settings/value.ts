@@ -22,5 +22,5 @@ export function printValue(setting: Setting, value: SettingValue, display?: Temp
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return setting.choiceLabels?.[value] ?? value;
   if (typeof value === 'number') return String(value);
-  return (value as readonly string[]).join(', ');
+  return value.join(', ');
 }

@@ -97,7 +97,7 @@ function oneOf(field: string, value: unknown, allowed: readonly string[]): FileP
   return {
     problem: true,
     field,
-    message: `expected one of ${allowed.join(', ')}, found ${JSON.stringify(value) ?? 'nothing'}`,
+    message: `expected one of ${allowed.join(', ')}, found ${(JSON.stringify(value) as string | undefined) ?? 'nothing'}`,
   };
 }
 

@@ -160,7 +160,7 @@ function raise(values: SettingValues, ids: readonly SettingId[], kelvins: number
     const fahrenheit = value.unit === 'degF' || value.unit === 'deltaF';
     const moved = value.value + differenceIn(difference(kelvins, 'K'), fahrenheit ? 'deltaF' : 'K');
     const whole = kelvins > 0 ? Math.ceil(moved - 1e-9) : Math.floor(moved + 1e-9);
-    return { [id]: quantity(whole, value.unit) } as SettingValues;
+    return { [id]: quantity(whole, value.unit) };
   }
   return {};
 }

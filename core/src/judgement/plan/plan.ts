@@ -4,7 +4,6 @@ import {
   isMachine,
   settingOf,
   soundRange,
-  type SettingId,
   type SettingValues,
 } from '../../foundation/settings/index.ts';
 import { goodsOf } from '../../foundation/unit/index.ts';
@@ -52,7 +51,7 @@ export function plan(unit: UnitDescription): Plan {
 
 /** The plan as a set of values. */
 export function valuesOf(planned: Plan): SettingValues {
-  return Object.fromEntries(planned.settings.map(({ setting, value }) => [setting, value])) as SettingValues;
+  return Object.fromEntries(planned.settings.map(({ setting, value }) => [setting, value]));
 }
 
 /** What the rules work from, defaults filled in. */
@@ -77,6 +76,6 @@ function complete(draft: Draft, basis: PlanBasis): PlannedValue {
     value: draft.value,
     reason: draft.reason,
     school: draft.school ? { id: draft.school, side: basis.side(draft.school) } : null,
-    range: soundRange(settingOf(draft.setting as SettingId), basis.application),
+    range: soundRange(settingOf(draft.setting), basis.application),
   };
 }

@@ -15,6 +15,9 @@ export const moved = (
   }));
 };
 /** A duration lengthened by minutes, in its own unit. */
+/** How many of a unit a minute is. */
+const perMinute: Readonly<Partial<Record<string, number>>> = { s: 60, min: 1, h: 1 / 60 };
+
 export const longer = (
   values: SettingValues,
   id: SettingId,
@@ -22,7 +25,7 @@ export const longer = (
 ): readonly SettingValues[] => {
   const value = values[id];
   const present = isQuantity(value) ? value : quantity(0, 'min');
-  const perUnit = { s: 60, min: 1, h: 1 / 60 }[present.unit as 's'] ?? 1;
+  const perUnit = perMinute[present.unit] ?? 1;
   return by.map((step) => ({
     [id]: quantity(Math.round((present.value + step * perUnit) * 1000) / 1000, present.unit),
   }));

@@ -26,7 +26,7 @@ export function driftOf(values: Float64Array, time: Float64Array): Drift | null 
   const whole = Math.floor((time.at(-1)! - start) / SECONDS_PER_DAY);
   const points = byDay
     .slice(0, whole)
-    .flatMap((list, day) => (list && list.length > 0 ? [[day, median(list)] as const] : []));
+    .flatMap((list, day) => (list.length > 0 ? [[day, median(list)] as const] : []));
   if (points.length < LEAST_DAYS) return null;
   const [x, y] = [points.map(([d]) => d), points.map(([, m]) => m)];
   const line = straightLine(x, y);

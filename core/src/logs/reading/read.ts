@@ -28,7 +28,7 @@ function layoutFieldsProblem(layout: unknown): string | null {
   if (!(timeOrders as readonly unknown[]).includes(f['order']))
     return `order: expected one of ${timeOrders.join(', ')}`;
   if (f['zone'] !== null && (typeof f['zone'] !== 'string' || zoneClock(f['zone']) === null))
-    return `zone: ${JSON.stringify(f['zone'])?.slice(0, 60)} is no zone of the IANA list such as Europe/Lisbon; expected one, or null`;
+    return `zone: ${String(JSON.stringify(f['zone'])).slice(0, 60)} is no zone of the IANA list such as Europe/Lisbon; expected one, or null`;
   const columns = f['columns'];
   if (!Array.isArray(columns) || columns.length > MAX_COLUMNS)
     return `columns: expected a list of at most ${MAX_COLUMNS} columns`;

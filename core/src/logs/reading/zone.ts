@@ -58,10 +58,10 @@ function ask(format: Intl.DateTimeFormat, trueSeconds: number): number {
   const clock = Date.UTC(
     part['year']!,
     part['month']! - 1,
-    part['day']!,
-    part['hour']!,
-    part['minute']!,
-    part['second']!,
+    part['day'],
+    part['hour'],
+    part['minute'],
+    part['second'],
   );
   return clock / 1000 - trueSeconds;
 }

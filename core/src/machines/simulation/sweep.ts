@@ -6,12 +6,7 @@ import {
   valueIn,
   type Quantity,
 } from '../../foundation/quantities/index.ts';
-import {
-  findSetting,
-  validateSet,
-  type SettingId,
-  type SettingValues,
-} from '../../foundation/settings/index.ts';
+import { findSetting, validateSet, type SettingId } from '../../foundation/settings/index.ts';
 import type { Figures } from './figures.ts';
 import { judgeRun } from './judge.ts';
 import { readScenario } from './scenario.ts';
@@ -65,7 +60,7 @@ export function readVary(text: string): Vary | string {
   const values = Array.from({ length: count }, (_, i) =>
     quantity(Math.round((first + i * size) * 1e6) / 1e6, unit),
   );
-  const problem = validateSet({ [setting.id]: values[0] } as SettingValues)[0];
+  const problem = validateSet({ [setting.id]: values[0] })[0];
   return problem ? `${id}: ${problem.message}` : { setting: setting.id, values };
 }
 

@@ -119,7 +119,7 @@ export function programOf(input: ProgramInput): Program {
   const rows = encoded.rows.flatMap((row): ProgramRow[] => {
     const parameter = row.code === null ? undefined : parameterOf(target, row.code);
     if (!parameter) return [];
-    const settings = [row.setting ?? []].flat() as SettingId[];
+    const settings: readonly SettingId[] = [row.setting ?? []].flat();
     const override = overrides.get(parameter.code);
     const value = override ?? (row.value as CodeValue);
     const before = asFound.find((f) => f.code === parameter.code && f.status !== 'default');
@@ -149,7 +149,7 @@ export function programOf(input: ProgramInput): Program {
   });
   const inForce = settingsOfCodes(target, new Map(rows.map((row) => [row.code, row.value])), encoded.display);
   const fixed = encoded.rows.flatMap((row) =>
-    row.status === 'fixed' ? [{ setting: row.setting as SettingId, value: row.value as SettingValue }] : [],
+    row.status === 'fixed' ? [{ setting: row.setting as SettingId, value: row.value }] : [],
   );
   return {
     unit,

@@ -90,8 +90,7 @@ const judges: ReadonlyMap<PartKind, readonly Judge[]> = new Map<PartKind, readon
     [
       ends('terminals', 2, 3),
       (path, part) => text(`${path}.drivenBy`, part['drivenBy']),
-      (path, part) =>
-        part['ratings'] === undefined ? null : object(`${path}.ratings`, part['ratings'] as Fields),
+      (path, part) => (part['ratings'] === undefined ? null : object(`${path}.ratings`, part['ratings'])),
     ],
   ],
   [
@@ -208,7 +207,7 @@ function wiresProblem(circuit: Circuit): FileProblem | null {
   const known = new Set(endsOf(circuit));
   for (const [i, wire] of circuit.wires.entries()) {
     const path = `wires[${i}]`;
-    const early = object(path, wire as unknown as Fields);
+    const early = object(path, wire);
     if (early) return early;
     for (const end of ['from', 'to'] as const) {
       const at = wire[end];
@@ -300,6 +299,6 @@ function finite(path: string, value: unknown): FileProblem | null {
 }
 
 function show(value: unknown): string {
-  const json = JSON.stringify(value) ?? 'nothing';
+  const json = (JSON.stringify(value) as string | undefined) ?? 'nothing';
   return json.length > 60 ? `${json.slice(0, 57)}…` : json;
 }

@@ -381,7 +381,7 @@ class Work {
       this.draft.parts[control] = {
         ...this.draft.parts[control]!,
         owns: [...this.relayIds.values()],
-      } as Part;
+      };
     const idle = (this.definition.relays ?? []).filter((r) => !this.relayIds.has(r.id));
     if (idle.length > 0)
       this.notes.push(

@@ -46,7 +46,7 @@ function readingProblem(
       if (!ends.has(reading[end] as string))
         return fileProblem(
           `${path}.${end}`,
-          `${JSON.stringify(reading[end]) ?? 'nothing'} is nowhere in this circuit`,
+          `${(JSON.stringify(reading[end]) as string | undefined) ?? 'nothing'} is nowhere in this circuit`,
         );
   const unit = meterUnitOf(reading as unknown as Place);
   const reads = reading['reads'];

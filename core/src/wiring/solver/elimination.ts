@@ -35,7 +35,7 @@ export function eliminationOf(
   branches: readonly { readonly a: number; readonly b: number }[],
   given?: Int32Array,
 ): Elimination {
-  const around: Map<number, number>[] = Array.from({ length: nodes }, () => new Map());
+  const around: Map<number, number>[] = Array.from({ length: nodes }, () => new Map<number, number>());
   let links = 0;
   const linkBetween = (a: number, b: number): number => {
     const known = around[a]!.get(b);

@@ -137,7 +137,7 @@ class MenuCheck {
     else if (menu['stores'] === 'leaving' && !ways.some((way) => way === 'save' || way === 'ask'))
       faults.add(`${path}.leave`, 'values are stored on leaving, and no way out saves them');
     if (!ways.includes('ask')) return;
-    const ask = faults.object(`${path}.ask`, (menu['ask'] ?? null) as unknown);
+    const ask = faults.object(`${path}.ask`, menu['ask'] ?? null);
     for (const part of ['yes', 'no'])
       if (ask && ask[part] === undefined) faults.add(`${path}.ask.${part}`, 'expected the key of the answer');
       else if (ask) this.key(`${path}.ask.${part}`, ask[part]);

@@ -48,6 +48,6 @@ export function isRecord(value: unknown): value is Readonly<Record<string, unkno
 
 /** A value as it stands in the file, short enough for a sentence. */
 export function shown(value: unknown): string {
-  const text = JSON.stringify(value) ?? 'nothing';
+  const text = (JSON.stringify(value) as string | undefined) ?? 'nothing';
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 }

@@ -75,7 +75,7 @@ function rowOf({ line, cells }: SplitLine, roles: readonly ColumnRole[]): TableR
     problems.push(`this line has ${cells.length} cells where the table has ${roles.length} columns`);
   const at = (role: ColumnRole) =>
     roles
-      .flatMap((r, i) => (r === role && cells[i] ? [cells[i]!] : []))
+      .flatMap((r, i) => (r === role && cells[i] ? [cells[i]] : []))
       .join(' ')
       .trim();
   const split = at('code') === '' ? splitCode(at('description')) : null;

@@ -125,7 +125,7 @@ function trialsOf({ values, facts, display }: ToolInput): readonly Trial[] {
     })),
     ...[1, 2, 4, 6].map((wide) => ({
       name: `Differential ${k(wide)}`,
-      set: { 'regulation.differential': typedKelvin(wide, display) } as SettingValues,
+      set: { 'regulation.differential': typedKelvin(wide, display) },
       insulation,
     })),
     ...[2, 5, 10].map(rest),

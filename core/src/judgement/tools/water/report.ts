@@ -122,5 +122,5 @@ function limitValues(
           'alarms.highTemperature': typedCelsius(high, display),
           'alarms.lowTemperature': typedCelsius(low, display),
         };
-  return { ...limits, 'alarms.delay': quantity(delay, 'min') } as SettingValues;
+  return { ...limits, 'alarms.delay': quantity(delay, 'min') };
 }
