@@ -1,3 +1,4 @@
+import { floodBounds } from './bench/flood.ts';
 import { benchKinds } from './bench/kinds.ts';
 import { benchLogs } from './bench/logs.ts';
 import { benchSimulation } from './bench/simulation.ts';
@@ -37,6 +38,16 @@ function least(work: () => unknown, times = 7, inner = 20): number {
 
 function line(name: string, work: number, against: number, what: string): void {
   process.stdout.write(`${name.padEnd(44)} ${(work / against).toFixed(1).padStart(7)} × ${what}\n`);
+}
+
+// `--check`: only the bounds that an issue asked for; fails where one is not held.
+if (process.argv.includes('--check')) {
+  const bounds = await floodBounds();
+  for (const { name, measured, bound, unit: of } of bounds)
+    process.stdout.write(
+      `${measured <= bound ? 'held  ' : 'BROKEN'} ${name.padEnd(44)} ${measured.toFixed(0)} of ${bound} ${of}\n`,
+    );
+  process.exit(bounds.every(({ measured, bound }) => measured <= bound) ? 0 : 1);
 }
 
 const [gault, marl, skerry] = [family('gault-p'), family('marl-4'), family('skerry-dx')];

@@ -39,6 +39,7 @@ try {
     step('types', 'npm', ['run', '--silent', 'typecheck']);
     step('types of the tests', 'npx', ['--no-install', 'tsc', '-p', 'tsconfig.tests.json']);
     step('lint and layout', 'npm', ['run', '--silent', 'lint']);
+    step('nothing unused', 'npm', ['run', '--silent', 'unused']);
   }
   if (all || options.unit) jest();
   if (all || options.e2e) endToEnd();
