@@ -32,6 +32,13 @@ export default {
         '\\.vue$': '<rootDir>/web/vueTransform.mjs',
       },
       testEnvironmentOptions: { customExportConditions: ['brine-src', 'browser'] },
+      // Its main file is CommonJS and would bring a second Vue along.
+      moduleNameMapper: { '^@lucide/vue$': '<rootDir>/node_modules/@lucide/vue/dist/esm/lucide-vue.mjs' },
+      globals: {
+        __VUE_OPTIONS_API__: true,
+        __VUE_PROD_DEVTOOLS__: false,
+        __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: false,
+      },
     }),
   ],
 };

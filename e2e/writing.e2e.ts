@@ -72,7 +72,10 @@ export const writing: EndToEndTest = {
 
       // A table with a merged and a missing cell: shown for mending, nothing dropped.
       const broken = booklet
-        .replace('H20\tMinimum off time of compressor\t0\t15\tmin\t3', 'H20\tMinimum off time of compressor\t3')
+        .replace(
+          'H20\tMinimum off time of compressor\t0\t15\tmin\t3',
+          'H20\tMinimum off time of compressor\t3',
+        )
         .replace('E36\tDripping time', 'E36 Dripping time');
       await pasteTable(page, broken);
       await seeText(page, '60 rows');

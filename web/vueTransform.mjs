@@ -4,7 +4,9 @@ import { transformSync } from '@swc/core';
 
 export default {
   process(source, filename) {
-    const { descriptor, errors } = parse(source, { filename });
+    // A component that is a template alone has no script to compile.
+    const whole = /<script/.test(source) ? source : `<script setup>// none\n</script>\n${source}`;
+    const { descriptor, errors } = parse(whole, { filename });
     if (errors.length > 0) throw errors[0];
     const { content } = compileScript(descriptor, { id: filename, inlineTemplate: true });
     return transformSync(content, {

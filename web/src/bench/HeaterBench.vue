@@ -3,6 +3,8 @@ import { computed, ref } from 'vue';
 import { expectedAmps, recogniseHeater, type HeaterConnection } from '@brine/core/wiring/circuit';
 import { parseNumber, printNumber } from '@brine/core/foundation/quantities';
 import CautionNote from '../shared/ui/CautionNote.vue';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import { unreadNumber } from './unread.ts';
 
 /** Amps and ohms a heater should have by its plate, and what the clamp says is the matter. */
 const watts = ref('');
@@ -12,7 +14,17 @@ const elements = ref('1');
 const measuredVolts = ref('');
 const amps = ref(['', '', '']);
 const number = (text: string) => parseNumber(text.trim());
+const problem = computed(() =>
+  unreadNumber([
+    { label: 'Plate, W', text: watts.value, positive: true },
+    { label: 'Plate, V', text: volts.value, positive: true },
+    { label: 'Elements side by side', text: elements.value, positive: true },
+    { label: 'Measured, V', text: measuredVolts.value },
+    ...amps.value.map((text, i) => ({ label: `Clamp, line ${i + 1}, A`, text })),
+  ]),
+);
 const plate = computed(() => {
+  if (problem.value) return null;
   const [w, v] = [number(watts.value), number(volts.value)];
   const n = connection.value === 'single' ? (number(elements.value) ?? 1) : 3;
   return w !== null && v !== null && w > 0 && v > 0 && n >= 1
@@ -78,6 +90,7 @@ const best = computed(() => verdicts.value[0] ?? null);
           :data-test="`heater-amps-${i}`"
       /></label>
     </div>
+    <FormProblem class="mt-3" :message="problem" />
     <p v-if="best && best.off <= 1" class="mt-3 font-medium" aria-live="polite" data-test="heater-verdict">
       {{ best.pattern.state === 'whole' ? '✓ The heater is whole.' : `✗ ${best.pattern.words}.` }} It gives
       {{ printNumber(best.pattern.watts, 0) }} W.

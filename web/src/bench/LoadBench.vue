@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue';
 import { expectedLoad, type HeaterConnection, type LoadKind } from '@brine/core/wiring/circuit';
 import { parseNumber, printNumber } from '@brine/core/foundation/quantities';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import { unreadNumber } from './unread.ts';
 
 /** Amps and ohms of a fan or a coil by its plate; a heater's stand above. */
 const kind = ref<LoadKind>('fan');
@@ -13,9 +15,16 @@ const number = (text: string) => {
   const n = parseNumber(text.trim());
   return n !== null && n > 0 ? n : null;
 };
+const problem = computed(() =>
+  unreadNumber([
+    { label: kind.value === 'coil' ? 'Plate, VA' : 'Plate, W', text: power.value, positive: true },
+    { label: 'Plate, A', text: amps.value, positive: true },
+    { label: 'V', text: volts.value, positive: true },
+  ]),
+);
 const expected = computed(() => {
   const v = number(volts.value);
-  return v === null
+  return v === null || problem.value
     ? null
     : expectedLoad({
         kind: kind.value,
@@ -58,6 +67,7 @@ const expected = computed(() => {
         </select></label
       >
     </div>
+    <FormProblem class="mt-3" :message="problem" />
     <p v-if="expected" class="mt-3" data-test="load-expected">
       <strong class="font-mono font-semibold">{{ printNumber(expected.amps, 2) }} A</strong>, good from
       {{ printNumber(expected.least, 2) }} to {{ printNumber(expected.most, 2) }} A;

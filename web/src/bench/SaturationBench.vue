@@ -2,11 +2,12 @@
 import { fluids, withoutEquation } from '@brine/core/foundation/refrigerants';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
+import FormProblem from '../shared/ui/FormProblem.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import { useSaturation } from './useSaturation.ts';
 
 const display = useDisplay();
-const { id, fluid, gaugeUnit, from, typed, elevation, line, sides, departures, chart, glides } =
+const { id, fluid, gaugeUnit, from, typed, elevation, line, problem, sides, departures, chart, glides } =
   useSaturation();
 const ways = [
   { id: 'temperature' as const, name: 'From temperature' },
@@ -47,6 +48,7 @@ const units = [
         <input v-model="elevation" class="w-28 font-mono" inputmode="decimal" placeholder="0"
       /></label>
     </div>
+    <FormProblem class="mt-3" :message="problem" />
     <table v-if="sides.length > 0" class="table-plain mt-3" data-test="saturation-result">
       <thead>
         <tr>

@@ -21,6 +21,7 @@ import {
 } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
+import { unreadNumber } from './unread.ts';
 
 const KPA_PER_BAR = 100;
 const FEET = 0.3048;
@@ -39,6 +40,19 @@ export function useSaturation() {
   const metres = computed(
     () => (parseNumber(elevation.value.trim()) ?? 0) * (display.unit === 'degF' ? FEET : 1),
   );
+  const temperatureProblem = (label: string, text: string) => {
+    const read = text.trim() === '' ? null : readTemperature(text.trim(), display.unit);
+    return read && !read.ok ? `${label}: ${read.problem}` : null;
+  };
+  /** What was typed and cannot be read: nothing is computed from it. */
+  const problem = computed(
+    () =>
+      (from.value === 'temperature'
+        ? temperatureProblem('Temperature', typed.value)
+        : (unreadNumber([{ label: 'Gauge', text: typed.value }]) ??
+          temperatureProblem('Line', line.value))) ??
+      unreadNumber([{ label: 'Elevation', text: elevation.value }]),
+  );
   const celsius = (text: string) => {
     const read = readTemperature(text.trim(), display.unit);
     return read.ok ? valueIn(read.value, 'degC') : null;
@@ -52,7 +66,7 @@ export function useSaturation() {
   });
   /** Bubble and dew: temperature and both pressures, or why there are none. */
   const sides = computed(() => {
-    if (typed.value.trim() === '') return [];
+    if (typed.value.trim() === '' || problem.value) return [];
     const [t, g] = [celsius(typed.value), gauge.value];
     if (from.value === 'temperature' ? t === null : g === null) return [];
     return (['bubble', 'dew'] as const).map((side) => {
@@ -72,7 +86,7 @@ export function useSaturation() {
   });
   const departures = computed(() => {
     const lineC = celsius(line.value);
-    if (lineC === null || from.value !== 'gauge' || gauge.value === null) return null;
+    if (lineC === null || from.value !== 'gauge' || gauge.value === null || problem.value) return null;
     const [hot, cold] = [
       superheat(fluid.value, gauge.value, lineC, metres.value),
       subcooling(fluid.value, gauge.value, lineC, metres.value),
@@ -94,5 +108,5 @@ export function useSaturation() {
     });
   });
   const glides = computed(() => fluid.value.bubble !== fluid.value.dew);
-  return { id, fluid, gaugeUnit, from, typed, elevation, line, sides, departures, chart, glides };
+  return { id, fluid, gaugeUnit, from, typed, elevation, line, problem, sides, departures, chart, glides };
 }

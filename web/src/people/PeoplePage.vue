@@ -20,7 +20,11 @@ async function act(work: () => Promise<unknown>) {
   } catch (error) {
     problem.value = messageOf(error);
   }
-  people.value = (await request('people')).people;
+  try {
+    people.value = (await request('people')).people;
+  } catch (error) {
+    problem.value ??= messageOf(error);
+  }
 }
 const addressOf = (token: string) => `${location.origin}/link/${token}`;
 const change = (person: PersonLine, what: Partial<Pick<PersonLine, 'role' | 'disabled'>>) =>

@@ -1,0 +1,24 @@
+import { expect, test } from '@jest/globals';
+import { inJob } from '../../testing/jobStage.ts';
+import { JOB, jobAnswers, mountPage, refusal, surveyed } from '../../testing/mounting.ts';
+import SurveyStation from './SurveyStation.vue';
+
+test('empty: a new job of one’s own says what to do next', async () => {
+  const page = await mountPage(inJob(SurveyStation), { answers: jobAnswers([]) });
+  expect(page.text()).toMatch(/Four answers marked with a dot are needed/);
+  expect(page.html()).not.toMatch(/NaN|undefined|\[object/);
+});
+
+test('usual: a surveyed unit that nobody prepared is worked with', async () => {
+  const page = await mountPage(inJob(SurveyStation), { answers: jobAnswers(surveyed) });
+  const answered = page.findAll('select').map((field) => (field.element as HTMLSelectElement).value);
+  expect(answered).toEqual(expect.arrayContaining(['walkInCooler', 'dairy', 'offCycle']));
+  expect(page.html()).not.toMatch(/NaN|undefined|\[object/);
+});
+
+test('in error: with the stream refused the station stays, and nothing is thrown', async () => {
+  const page = await mountPage(inJob(SurveyStation), {
+    answers: { ...jobAnswers([]), [`GET /api/jobs/${JOB}/entries`]: refusal(500, 'Something went wrong') },
+  });
+  expect(page.text()).toMatch(/Four answers marked with a dot are needed/);
+});
