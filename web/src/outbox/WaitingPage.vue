@@ -49,40 +49,31 @@ const exportAll = () =>
         <AppButton @click="outbox.send()">Send now</AppButton>
         <AppButton data-test="export-waiting" @click="exportAll">Export</AppButton>
       </div>
-      <table class="table-plain mt-3">
-        <thead>
-          <tr>
-            <th>Entry</th>
-            <th class="w-48">By</th>
-            <th class="w-64"></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.id">
-            <td>
-              {{ row.what }} <RouterLink class="link text-[14px]" :to="`/jobs/${row.job}`">job</RouterLink>
-              <p v-if="row.problem" class="problem" data-test="why">
-                {{ row.refused ? 'Refused' : 'Tried, not taken yet' }}: {{ row.problem }}
-              </p>
-            </td>
-            <td>
-              {{ row.by }}<span class="hint block">{{ row.at }}</span>
-            </td>
-            <td class="text-right">
-              <span v-if="row.refused" class="flex flex-wrap justify-end gap-x-4">
-                <button type="button" class="link" data-test="edit" @click="editing = row.waiting">
-                  Edit
-                </button>
-                <button type="button" class="link" @click="outbox.tryAgain(row.id)">Try again</button>
-                <button type="button" class="link" data-test="discard" @click="outbox.discard(row.id)">
-                  Discard
-                </button>
-              </span>
-              <span v-else class="text-soft">waiting</span>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <ul class="mt-4 border-t border-ink" aria-label="Entries">
+        <li
+          v-for="row in rows"
+          :key="row.id"
+          class="flex flex-wrap gap-x-6 gap-y-1 border-b border-hairline py-2"
+        >
+          <div class="min-w-64 flex-1">
+            {{ row.what }} <RouterLink class="link text-[14px]" :to="`/jobs/${row.job}`">job</RouterLink>
+            <p v-if="row.problem" class="problem" data-test="why">
+              {{ row.refused ? 'Refused' : 'Tried, not taken yet' }}: {{ row.problem }}
+            </p>
+          </div>
+          <div class="w-44">
+            {{ row.by }}<span class="hint block">{{ row.at }}</span>
+          </div>
+          <div v-if="row.refused" class="flex w-56 items-start gap-x-4">
+            <button type="button" class="link" data-test="edit" @click="editing = row.waiting">Edit</button>
+            <button type="button" class="link" @click="outbox.tryAgain(row.id)">Try again</button>
+            <button type="button" class="link" data-test="discard" @click="outbox.discard(row.id)">
+              Discard
+            </button>
+          </div>
+          <div v-else class="w-56 text-soft">waiting</div>
+        </li>
+      </ul>
     </div>
     <p v-if="rows.length === 0" class="mt-5">Nothing waits: everything typed on this device has arrived.</p>
     <EditEntry
