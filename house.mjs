@@ -94,6 +94,7 @@ export const coreRooms = {
     'judgement/plan',
     'wiring/circuit',
     'wiring/conversion',
+    'wiring/suitability',
   ],
   'judgement/plan': [
     'foundation/quantities',
@@ -233,9 +234,10 @@ export const coreRooms = {
     'wiring/findings',
     'wiring/report',
     'wiring/solver',
+    'wiring/suitability',
   ],
   'wiring/faults': ['wiring/circuit', 'wiring/readings', 'wiring/solver'],
-  'wiring/findings': ['wiring/circuit', 'wiring/report', 'wiring/solver'],
+  'wiring/findings': ['wiring/circuit', 'wiring/report', 'wiring/solver', 'wiring/suitability'],
   'wiring/kit': ['controllers/definitions', 'wiring/circuit', 'wiring/conversion'],
   'wiring/meter': [
     'wiring/circuit',
@@ -248,6 +250,7 @@ export const coreRooms = {
   'wiring/readings': ['foundation/files', 'foundation/quantities', 'wiring/circuit', 'wiring/solver'],
   'wiring/report': ['wiring/circuit', 'wiring/solver'],
   'wiring/solver': ['wiring/circuit'],
+  'wiring/suitability': ['controllers/definitions', 'wiring/circuit'],
   'wiring/typical': ['wiring/circuit'],
   'wiring/unsure': ['wiring/circuit', 'wiring/meter', 'wiring/readings', 'wiring/solver'],
 };

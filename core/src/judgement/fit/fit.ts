@@ -3,7 +3,7 @@ import { probeRoleNames } from '../../foundation/unit/index.ts';
 import { encode, isDangerousLoss } from '../../controllers/translate/index.ts';
 import { isCombined, type ControllerDefinition, type Relay } from '../../controllers/definitions/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
-import { COIL_VA, contactorFrame, relayFor, tooWeak } from '../../wiring/conversion/index.ts';
+import { COIL_VA, contactorFrame, relayFor, tooWeak } from '../../wiring/suitability/index.ts';
 import { takes } from '../../wiring/conversion/index.ts';
 import { bridgeCosts, type Bridge, type Gap } from './gap.ts';
 import { machineGaps } from './machineGaps.ts';

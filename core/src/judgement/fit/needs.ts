@@ -4,7 +4,7 @@ import { isMachine } from '../../foundation/settings/index.ts';
 import { fileProblem, type FileProblem } from '../../foundation/files/index.ts';
 import type { Circuit, ContactorPart, LoadPart } from '../../wiring/circuit/index.ts';
 import { consumersOf, oldDeviceOf } from '../../wiring/conversion/index.ts';
-import { demandOf, outputOfRole, type Demand } from '../../wiring/conversion/index.ts';
+import { demandOf, outputOfRole, type Demand } from '../../wiring/suitability/index.ts';
 import { offeredVolts } from '../../wiring/conversion/index.ts';
 import { traceOf } from '../../wiring/conversion/index.ts';
 

@@ -4,6 +4,7 @@ export {
   CIRCUIT_FORMAT,
   contactEnds,
   type ContactorPart,
+  type ContactRatings,
   type ContactPart,
   type LoadPart,
   nameOf,

@@ -1,5 +1,5 @@
 import { terminalsOf, type Circuit, type ContactorPart, type LoadPart } from '../circuit/index.ts';
-import { outputOf } from './outputs.ts';
+import { outputOf } from '../suitability/index.ts';
 import { pathTo, wiresOn, type Path, type Trace } from './trace.ts';
 
 /** Something a relay is to work: a load, or the coil of a contactor that is already there. */

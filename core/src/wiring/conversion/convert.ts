@@ -17,7 +17,7 @@ import { oldDeviceOf, type Consumer, type OldDevice } from './consumers.ts';
 import { Draft } from './draft.ts';
 import { Feeds, type Feed } from './feeds.ts';
 import { groupConsumers, rankOf } from './grouping.ts';
-import { COIL_VA, contactorFrame, demandOf, relayFor, tooWeak, type Demand } from './outputs.ts';
+import { COIL_VA, contactorFrame, demandOf, relayFor, tooWeak, type Demand } from '../suitability/index.ts';
 import { sized } from './sized.ts';
 import { planStates } from './planStates.ts';
 import { placeProbes } from './probes.ts';

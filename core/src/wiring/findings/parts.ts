@@ -10,6 +10,7 @@ import {
   type Groups,
 } from '../solver/index.ts';
 import { motorRoles } from '../circuit/index.ts';
+import { overRating } from '../suitability/index.ts';
 import { isEnergised } from '../report/index.ts';
 import { contactEnds, nameOf, type Part } from '../circuit/index.ts';
 import { amps, figure, finding, volts, type WiringFinding } from './finding.ts';
@@ -106,38 +107,26 @@ export function commonNotFed(s: Settled, groups: Groups): readonly WiringFinding
 export function contactOverload(s: Settled): readonly WiringFinding[] {
   return s.network.parts.flatMap(({ part, index }) => {
     if ((part.kind !== 'contact' && part.kind !== 'contactor') || !part.ratings) return [];
-    const { resistiveAmps, motorFullLoadAmps, motorLockedRotorAmps } = part.ratings;
     const current = part.kind === 'contact' ? partAmps(s, index) : poleAmps(s, index);
     if (current < 0.01) return [];
     const motors = motorsBehind(s, index);
-    const over =
-      resistiveAmps !== undefined && current > resistiveAmps
-        ? { limit: resistiveAmps, kind: 'resistive' }
-        : motorFullLoadAmps !== undefined && current > motorFullLoadAmps && motors.length > 0
-          ? { limit: motorFullLoadAmps, kind: 'motor' }
-          : null;
-    if (over)
-      return [
-        finding(
-          'contactOverload',
-          s.asked.state,
-          [part.id, ...motors.map((m) => m.id)],
-          `${nameOf(part)} carries ${amps(current)} in state ${s.asked.state}; its ${over.kind} rating is ${over.limit} A. Put a contactor between.`,
-          { amps: figure(current), ratedAmps: over.limit },
-        ),
-      ];
-    const start = Math.max(0, ...motors.map((m) => m.lockedRotorAmps ?? 0));
-    if (motorLockedRotorAmps !== undefined && start > motorLockedRotorAmps)
-      return [
-        finding(
-          'contactOverload',
-          s.asked.state,
-          [part.id, ...motors.map((m) => m.id)],
-          `${nameOf(part)} starts a motor of ${start} A locked rotor; it may make ${motorLockedRotorAmps} A. Put a contactor between.`,
-          { amps: start, ratedAmps: motorLockedRotorAmps },
-        ),
-      ];
-    return [];
+    const over = overRating(part.ratings, {
+      amps: current,
+      motor: motors.length > 0,
+      lockedRotorAmps: Math.max(0, ...motors.map((m) => m.lockedRotorAmps ?? 0)),
+    });
+    if (!over) return [];
+    return [
+      finding(
+        'contactOverload',
+        s.asked.state,
+        [part.id, ...motors.map((m) => m.id)],
+        over.kind === 'lockedRotor'
+          ? `${nameOf(part)} starts a motor of ${over.amps} A locked rotor; it may make ${over.limit} A. Put a contactor between.`
+          : `${nameOf(part)} carries ${amps(current)} in state ${s.asked.state}; its ${over.kind} rating is ${over.limit} A. Put a contactor between.`,
+        { amps: over.kind === 'lockedRotor' ? over.amps : figure(current), ratedAmps: over.limit },
+      ),
+    ];
   });
 }
 
