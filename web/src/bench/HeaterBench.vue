@@ -4,7 +4,7 @@ import { expectedAmps, recogniseHeater, type HeaterConnection } from '@brine/cor
 import { parseNumber, printNumber } from '@brine/core/foundation/quantities';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
-import { unreadNumber } from './unread.ts';
+import { unreadNumber } from '../shared/display/unreadNumber.ts';
 
 /** Amps and ohms a heater should have by its plate, and what the clamp says is the matter. */
 const watts = ref('');

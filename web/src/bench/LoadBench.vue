@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { expectedLoad, type HeaterConnection, type LoadKind } from '@brine/core/wiring/circuit';
 import { parseNumber, printNumber } from '@brine/core/foundation/quantities';
 import FormProblem from '../shared/ui/FormProblem.vue';
-import { unreadNumber } from './unread.ts';
+import { unreadNumber } from '../shared/display/unreadNumber.ts';
 
 /** Amps and ohms of a fan or a coil by its plate; a heater's stand above. */
 const kind = ref<LoadKind>('fan');

@@ -21,7 +21,7 @@ import {
 } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
-import { unreadNumber } from './unread.ts';
+import { unreadNumber } from '../shared/display/unreadNumber.ts';
 
 const KPA_PER_BAR = 100;
 const FEET = 0.3048;

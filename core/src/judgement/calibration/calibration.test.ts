@@ -6,6 +6,7 @@ import { families } from '../../../testing/families.ts';
 import { calibrate } from './fit.ts';
 import { checkTag } from './tag.ts';
 import { expandedUncertainty, platinumClassOf, recorderVerdicts } from './accuracy.ts';
+import { judgeComparison, offsetUnitText } from './comparison.ts';
 import { offsetParameters, proposeOffset, shownBeforeAndAfter } from './offset.ts';
 
 describe('one point', () => {
@@ -37,6 +38,55 @@ describe('one point', () => {
     expect(proposal.value).toBe(-1 * (parameter.encoding.sign ?? 1));
     expect([proposal.clamped, proposal.rounded]).toEqual([false, false]);
     expect(proposal.remainingK).toBeCloseTo(0, 9);
+  });
+
+  // Oracle: the display of now is the truth and the mean error; that of then is the truth less what rounding or the end of the range
+  // leaves. Both must come out of the code's own scale, sign and unit.
+  test.each(all)('display now and then of $code of the $id', ({ definition, parameter }) => {
+    for (const unit of ['degC', 'degF'] as const) {
+      const place = { definition, parameter, display: { unit, decimal: false } };
+      const points = [
+        { reading: 5, reference: 3.6 },
+        { reading: 12, reference: 11 },
+      ];
+      const { proposal, shown } = judgeComparison({ ...place, points, existing: 1, referenceK: 0.1 });
+      expect(proposal.unitText).toBe(offsetUnitText(place));
+      for (const { trueC, before, after } of shown) {
+        expect(before).toBeCloseTo(trueC + 1.2, 9);
+        expect(after).toBeCloseTo(trueC - proposal.remainingK, 9);
+      }
+    }
+  });
+
+  test('an offset without a unit of its own stands in that of the tag: °F steps are 5/9 K', () => {
+    const heat = families.get('sluice-h')!;
+    const definition = { ...heat, sensorTag: { ...heat.sensorTag!, signalUnit: 'degF' as const } };
+    const parameter = offsetParameters(definition)[0]!.parameter;
+    const encoding = { ...parameter.encoding, unit: 'none' as const, min: -20, max: 20, sign: 1 as const };
+    const { proposal, shown } = judgeComparison({
+      definition,
+      parameter: { ...parameter, encoding },
+      display: { unit: 'degC', decimal: false },
+      points: [{ reading: 10, reference: 5 }],
+      existing: 0,
+      referenceK: 0,
+    });
+    expect(proposal.unitText).toBe('dF');
+    expect(shown[1]!.after).toBeCloseTo(-proposal.remainingK, 9);
+  });
+
+  test('without a point there is nothing to judge', () => {
+    const [{ definition, parameter }] = all as [(typeof all)[number]];
+    expect(() =>
+      judgeComparison({
+        definition,
+        parameter,
+        display: displayOf(definition, new Map()),
+        points: [],
+        existing: 0,
+        referenceK: 0,
+      }),
+    ).toThrow(RangeError);
   });
 
   test('display 58 with +1 already in and 55 true: −2; a step and the end of the range are said (common practice)', () => {

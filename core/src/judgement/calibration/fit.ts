@@ -30,9 +30,9 @@ export interface Calibration {
   readonly advised: 'offsetOnly' | 'slopeAndOffset';
 }
 
-/** A slope is advised only where an offset leaves more than this, K, and the readings span at least so much, K. */
 /** Readings that do not differ by more than this have no slope, K². Ours. */
 const NO_SPREAD_K2 = 1e-12;
+/** A slope is advised only where an offset leaves more than this, K, and the readings span at least so much, K. */
 const OFFSET_LEAVES = 0.3;
 const SPAN = 10;
 

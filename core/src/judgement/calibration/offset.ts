@@ -17,6 +17,7 @@ import {
   unitSymbol,
   valueIn,
   type Quantity,
+  type Unit,
   difference,
   differenceIn,
 } from '../../foundation/quantities/index.ts';
@@ -86,21 +87,20 @@ export function proposeOffset(input: OffsetInput): OffsetProposal {
   const { parameter, display, reads, truth, existing } = input;
   const { encoding } = parameter;
   const missingK = valueIn(truth, 'degC') - valueIn(reads, 'degC');
-  const wantedK = kelvinOf(existing, input) + missingK;
+  const wantedK = offsetKelvin(existing, input) + missingK;
   const code = encodeNumber(writable(wantedK, input), encoding, display)!;
   const scale = scaleOf(encoding, display);
-  const remainingK = wantedK - kelvinOf(code.value, input);
-  const unit = scale.unit ?? (tagUnit(input) === 'degF' ? 'deltaF' : 'K');
+  const remainingK = wantedK - offsetKelvin(code.value, input);
   const text = signed(printCode(code.value, scale.resolution));
   return {
     code: parameter.code,
     value: code.value,
     text,
-    unitText: unitSymbol(unit),
+    unitText: unitSymbol(offsetUnit(input)),
     rounded: code.rounded,
     clamped: code.clamped,
     remainingK,
-    reason: `The display reads ${printFor(reads, display.unit)} where ${printFor(truth, display.unit)} is true: ${differenceText(Math.abs(missingK), display)} too ${missingK < 0 ? 'much' : 'little'}. With ${signed(printCode(existing, scale.resolution))} in there already, ${parameter.code} becomes ${text} ${unitSymbol(unit)}.`,
+    reason: `The display reads ${printFor(reads, display.unit)} where ${printFor(truth, display.unit)} is true: ${differenceText(Math.abs(missingK), display)} too ${missingK < 0 ? 'much' : 'little'}. With ${signed(printCode(existing, scale.resolution))} in there already, ${parameter.code} becomes ${text} ${unitSymbol(offsetUnit(input))}.`,
     cautions: cautionsOf(input, code, remainingK, wantedK, printScale(scale)),
   };
 }
@@ -125,11 +125,21 @@ function cautionsOf(
   return cautions;
 }
 
-/** An offset as stored, as the kelvin it adds to a reading. */
-function kelvinOf(shown: number, input: OffsetInput): number {
+/** Where an offset is written: the control, its parameter, its display. */
+type OffsetPlace = Pick<OffsetInput, 'definition' | 'parameter' | 'display'>;
+
+/** An offset as the display shows it, as the kelvin it adds to a reading: scale, sign and unit of the code undone. */
+export function offsetKelvin(shown: number, input: OffsetPlace): number {
   const read = decodeNumber(shown, input.parameter.encoding, input.display);
   if (isQuantity(read)) return valueIn(read, 'K');
   return difference(read, tagUnit(input) === 'degF' ? 'deltaF' : 'K');
+}
+
+/** The unit an offset is typed in: that of its code, else that of the tag's formula. */
+export function offsetUnit(input: OffsetPlace): Unit {
+  return (
+    scaleOf(input.parameter.encoding, input.display).unit ?? (tagUnit(input) === 'degF' ? 'deltaF' : 'K')
+  );
 }
 
 function writable(kelvin: number, input: OffsetInput): Quantity | number {
@@ -139,7 +149,7 @@ function writable(kelvin: number, input: OffsetInput): Quantity | number {
 }
 
 /** The unit a bare offset belongs to: that of the tag's formula. */
-const tagUnit = ({ definition }: OffsetInput) => definition.sensorTag?.signalUnit ?? 'degC';
+const tagUnit = ({ definition }: OffsetPlace) => definition.sensorTag?.signalUnit ?? 'degC';
 
 const signed = (text: string) => (Number(text) > 0 ? `+${text}` : text.replace('-', '−'));
 

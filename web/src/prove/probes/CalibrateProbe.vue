@@ -10,6 +10,7 @@ import { newId } from '../../shared/outbox/identity.ts';
 import { usePictures } from '../../shared/pictures/usePictures.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
+import FormProblem from '../../shared/ui/FormProblem.vue';
 import { useCalibration } from './useCalibration.ts';
 
 /** Probe beside a reference, the offset in the control's own code, and the record of it. */
@@ -26,10 +27,9 @@ const {
   points,
   standing,
   unitText,
-  proposal,
-  fitted,
-  spread,
-  before,
+  unread,
+  uncertaintyUnread,
+  result,
 } = useCalibration(job);
 const reference = ref({ name: '', serial: '', due: '' });
 const picture = ref<string | null>(null);
@@ -41,13 +41,14 @@ const overdue = computed(
   () => reference.value.due !== '' && reference.value.due < localDate(new Date().toISOString()),
 );
 const recorder = computed(() => {
-  const verdicts = fitted.value?.offsetOnly.recorder;
+  const verdicts = result.value?.fitted.offsetOnly.recorder;
   const best = verdicts ? (['0.5', '1', '2'] as const).find((c) => verdicts[c]) : undefined;
   return best ? `EN 12830 class ${best}` : 'no class of EN 12830';
 });
 const probeName = computed(() => (chosen.value ? `${chosen.value.probe} probe` : ''));
 async function keep() {
-  if (!proposal.value || !chosen.value) return;
+  if (!result.value || !chosen.value) return;
+  if (uncertaintyUnread.value) return void (problem.value = uncertaintyUnread.value);
   if (reference.value.name.trim() === '')
     return void (problem.value = 'Name the reference: an instrument, or ice water.');
   problem.value = '';
@@ -59,7 +60,7 @@ async function keep() {
       code: chosen.value.parameter.code,
       points: points.value,
       before: standing.value,
-      after: proposal.value.value,
+      after: result.value.proposal.value,
       unit: unitText.value,
       reference: {
         ...reference.value,
@@ -144,17 +145,18 @@ async function attach(event: Event) {
           >Another point</AppButton
         >
       </div>
-      <template v-if="proposal">
+      <FormProblem class="mt-3" :message="unread" />
+      <template v-if="result">
         <p class="mt-3" aria-live="polite" data-test="proposal">
           <strong class="font-semibold"
-            >Set <span class="font-mono">{{ proposal.code }}</span> to
-            <span class="font-mono">{{ proposal.text }} {{ proposal.unitText }}</span
+            >Set <span class="font-mono">{{ result.proposal.code }}</span> to
+            <span class="font-mono">{{ result.proposal.text }} {{ result.proposal.unitText }}</span
             >.</strong
           >
-          {{ proposal.reason }}
+          {{ result.proposal.reason }}
         </p>
         <p
-          v-for="caution in proposal.cautions"
+          v-for="caution in result.proposal.cautions"
           :key="caution"
           class="mt-2 border-l-4 border-amber bg-amber-wash px-3 py-2"
         >
@@ -169,26 +171,26 @@ async function attach(event: Event) {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="s in before" :key="s.trueC">
+            <tr v-for="s in result.shown" :key="s.trueC">
               <td class="font-mono">{{ display.show(quantity(s.trueC, 'degC')) }}</td>
               <td class="text-right font-mono">{{ display.show(quantity(s.before, 'degC')) }}</td>
               <td class="!pr-0 text-right font-mono">{{ display.show(quantity(s.after, 'degC')) }}</td>
             </tr>
           </tbody>
         </table>
-        <p v-if="fitted && points.length > 1" class="mt-2 text-[14.5px]" data-test="fitted">
+        <p v-if="points.length > 1" class="mt-2 text-[14.5px]" data-test="fitted">
           Over {{ points.length }} points an offset leaves at most
-          {{ difference(fitted.offsetOnly.maxResidual) }}:
+          {{ difference(result.fitted.offsetOnly.maxResidual) }}:
           {{
-            fitted.offsetOnly.platinum === 'none'
+            result.fitted.offsetOnly.platinum === 'none'
               ? 'no class of IEC 60751'
-              : `within class ${fitted.offsetOnly.platinum} of IEC 60751`
+              : `within class ${result.fitted.offsetOnly.platinum} of IEC 60751`
           }}, {{ recorder }}.
-          <template v-if="fitted.advised === 'slopeAndOffset'"
-            >A slope of {{ printNumber(fitted.slopeAndOffset!.slope, 4) }} with
-            {{ difference(fitted.slopeAndOffset!.offsetK) }} would leave
-            {{ difference(fitted.slopeAndOffset!.maxResidual) }}; this control takes no slope, so exchange the
-            probe if that matters.</template
+          <template v-if="result.fitted.advised === 'slopeAndOffset'"
+            >A slope of {{ printNumber(result.fitted.slopeAndOffset!.slope, 4) }} with
+            {{ difference(result.fitted.slopeAndOffset!.offsetK) }} would leave
+            {{ difference(result.fitted.slopeAndOffset!.maxResidual) }}; this control takes no slope, so
+            exchange the probe if that matters.</template
           >
         </p>
         <div v-if="session.mayWrite" class="mt-3 flex flex-wrap items-end gap-3">
@@ -214,8 +216,9 @@ async function attach(event: Event) {
           /></label>
         </div>
         <p v-if="overdue" class="problem mt-1">The reference itself is overdue: its reading proves little.</p>
-        <p v-if="spread !== null" class="hint mt-1">
-          Uncertainty of the comparison (k = 2): ± {{ difference(spread) }}.
+        <p v-if="uncertaintyUnread" class="problem mt-1" role="alert">{{ uncertaintyUnread }}</p>
+        <p v-else class="hint mt-1">
+          Uncertainty of the comparison (k = 2): ± {{ difference(result.uncertaintyK) }}.
         </p>
         <p v-if="problem" class="problem mt-1" role="alert">{{ problem }}</p>
         <div v-if="session.mayWrite" class="mt-2 flex flex-wrap items-center gap-3">

@@ -1,15 +1,9 @@
 import { computed, ref } from 'vue';
-import {
-  calibrate,
-  expandedUncertainty,
-  offsetParameters,
-  proposeOffset,
-  shownBeforeAndAfter,
-} from '@brine/core/judgement/calibration';
-import { resolutionOf, scaleOf } from '@brine/core/controllers/definitions';
-import { parseNumber, quantity, valueIn, difference } from '@brine/core/foundation/quantities';
+import { judgeComparison, offsetParameters, offsetUnitText } from '@brine/core/judgement/calibration';
+import { parseNumber, valueIn, difference } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
+import { unreadNumber } from '../../shared/display/unreadNumber.ts';
 import type { OpenJob } from '../../shared/job/useJob.ts';
 
 /** A calibration as it is typed, with what follows from it: the new value in the control's own code, classes, uncertainty, and the display before and after. */
@@ -41,54 +35,40 @@ export function useCalibration(job: OpenJob) {
     const row = job.program.value.rows.find((r) => r.code === chosen.value?.parameter.code);
     return row && typeof row.value === 'number' && row.state !== 'open' ? row.value : 0;
   });
-  const unitText = computed(() => {
-    if (!chosen.value) return '';
-    const { unit } = scaleOf(chosen.value.parameter.encoding, shown.value);
-    return unit === 'deltaF' ? 'dF' : 'K';
+  /** The control, its parameter and its display; null while no control is chosen. */
+  const place = computed(() => {
+    const [definition, parameter] = [job.replacement.value, chosen.value?.parameter];
+    return definition && parameter ? { definition, parameter, display: shown.value } : null;
   });
-  const proposal = computed(() => {
-    if (!chosen.value || points.value.length === 0 || !job.replacement.value) return null;
-    // Several points are brought to one: their mean difference is what an offset can mend.
-    const mean = points.value.reduce((sum, p) => sum + p.reference - p.reading, 0) / points.value.length;
-    const first = points.value[0]!;
-    return proposeOffset({
-      definition: job.replacement.value,
-      parameter: chosen.value.parameter,
-      display: shown.value,
-      reads: quantity(first.reading, 'degC'),
-      truth: quantity(first.reading + mean, 'degC'),
-      existing: standing.value,
-    });
+  const unitText = computed(() => (place.value ? offsetUnitText(place.value) : ''));
+  /** What was typed and cannot be read: nothing is proposed from it. */
+  const unread = computed(() => {
+    for (const { reads, truth } of rows.value)
+      for (const [label, text] of [
+        ['Display reads', reads],
+        ['Reference', truth],
+      ] as const) {
+        const read = text.trim() === '' ? null : readTemperature(text.trim(), display.unit);
+        if (read && !read.ok) return `${label}: ${read.problem}`;
+      }
+    return unreadNumber([{ label: chosen.value?.parameter.code ?? 'Offset', text: existing.value }]);
   });
-  const fitted = computed(() => (points.value.length === 0 ? null : calibrate(points.value)));
-  const spread = computed(() => {
-    if (!fitted.value || !chosen.value) return null;
-    const step = resolutionOf(chosen.value.parameter.encoding, shown.value);
-    return expandedUncertainty({
-      reference: difference(
-        parseNumber(uncertainty.value.trim()) ?? 0,
-        display.unit === 'degF' ? 'deltaF' : 'K',
-      ),
-      resolution: difference(step, unitText.value === 'dF' ? 'deltaF' : 'K'),
-      residuals: fitted.value.offsetOnly.residuals,
-      fitted: 1,
-    });
-  });
-  const kelvinOf = (value: number) =>
-    difference(value, unitText.value === 'dF' ? 'deltaF' : 'K') *
-    (chosen.value?.parameter.encoding.sign ?? 1);
-  /** The display at three true temperatures: a freezer's, ice, and a warm room. */
-  const before = computed(() => {
-    if (!proposal.value || points.value.length === 0) return [];
-    const mean = points.value.reduce((sum, p) => sum + p.reading - p.reference, 0) / points.value.length;
-    const bare = (t: number) => t + mean - kelvinOf(standing.value);
-    return shownBeforeAndAfter(
-      [-18, 0, 20],
-      bare,
-      { slope: 1, offsetK: kelvinOf(standing.value) },
-      { slope: 1, offsetK: kelvinOf(proposal.value.value) },
-    );
-  });
+  const uncertaintyUnread = computed(() =>
+    unreadNumber([{ label: '± by certificate', text: uncertainty.value }]),
+  );
+  const result = computed(() =>
+    !place.value || points.value.length === 0 || unread.value
+      ? null
+      : judgeComparison({
+          ...place.value,
+          points: points.value,
+          existing: standing.value,
+          referenceK: difference(
+            parseNumber(uncertainty.value.trim()) ?? 0,
+            display.unit === 'degF' ? 'deltaF' : 'K',
+          ),
+        }),
+  );
   return {
     rows,
     code,
@@ -99,9 +79,8 @@ export function useCalibration(job: OpenJob) {
     points,
     standing,
     unitText,
-    proposal,
-    fitted,
-    spread,
-    before,
+    unread,
+    uncertaintyUnread,
+    result,
   };
 }

@@ -1,6 +1,6 @@
 import { parseNumber } from '@brine/core/foundation/quantities';
 
-/** A field of numbers on the Bench: what it is called there, and what was typed. */
+/** A field for a number: what it is called there, and what was typed. */
 export interface NumberField {
   readonly label: string;
   readonly text: string;
