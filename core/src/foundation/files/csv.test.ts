@@ -45,7 +45,7 @@ describe('reading a sheet', () => {
     ['gap,5\nrest,3', 'expected a header with code and value'],
     ['code\ngap', 'value is missing'],
     ['code,value,code\na,1,b', 'twice'],
-    ['%PDF-1.4\u0000\u0001', 'no text file'],
+    ['%PDF-1.4\u0000\u0001', 'not a text file'],
     ['code,value\n"gap,5\nrest,3', 'quote'],
     ['code,value\n' + 'x,1\n'.repeat(10_000), '10000 rows; expected at most 5000'],
   ])('%j is refused with a sentence', (text, part) => {

@@ -65,14 +65,14 @@ describe('the speed to hold', () => {
     expect(triedWords(said)).toBe('50 % would have been too little on 1 night and 1 evening');
   });
 
-  test('rests do not count where the log says when a compressor ran', () => {
+  test('off-cycles do not count where the log says when a compressor ran', () => {
     const resting = week(
       (_, hour) => (hour % 2 < 1 ? 60 : 0),
       (_, hour) => Number(hour % 2 < 1),
     );
     expect(told(resting).mean).toBeCloseTo(60, 9);
     expect(told(week((_, hour) => (hour % 2 < 1 ? 60 : 0))).mean).toBeCloseTo(30, 1);
-    expect(told(week(() => 30)).doubts.join()).toContain('rests count too');
+    expect(told(week(() => 30)).doubts.join()).toContain('off-cycles count too');
   });
 
   test('gaps are left out and named, a short log is doubted', () => {

@@ -58,13 +58,13 @@ describe('a log against its settings', () => {
     expect(codes(judged({ ...freezer, defrost: electric }, frozen))).toEqual([]);
   });
 
-  test('both ends too high by the offset that stands in the control', () => {
+  test('both ends too high by the offset that is in the control', () => {
     const found = judged(
       { cutOut: 4, cutIn: 6 },
       { ...settings, 'probes.airOffset': { value: -1.5, unit: 'K' } },
     );
     expect(codes(found)).toEqual(['bandShifted']);
-    expect(found.findings[0]!.why).toContain('offset that stands in the control');
+    expect(found.findings[0]!.why).toContain('offset that is in the control');
   });
 
   test('moved while it ran: day and hour', () => {

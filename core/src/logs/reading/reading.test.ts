@@ -135,7 +135,7 @@ describe('what is put right, and said', () => {
     ['', 'empty'],
     ['a,b\n1,2\n', 'no column holds'],
     ['time,name\n2026-04-14 16:00,x\n', 'no column holds a reading'],
-    ['\u0000\u0001binary', 'no text file'],
+    ['\u0000\u0001binary', 'not a text file'],
   ])('%j is refused with a sentence', (text, part) => {
     const result = readWholeLog(text);
     expect(isFileProblem(result) && result.message).toContain(part);

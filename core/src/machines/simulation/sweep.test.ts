@@ -27,7 +27,7 @@ describe('what is varied', () => {
 
   test.each([
     ['defrost.endTemperature', 'expected ID=a..b/step'],
-    ['defrost.colour=1C..2C/1K', 'no setting of the dictionary'],
+    ['defrost.colour=1C..2C/1K', 'is not a known setting'],
     ['defrost.endTemperature=4..16/2', 'three quantities with units'],
     ['defrost.endTemperature=4C..16min/2K', 'one dimension'],
     ['defrost.endTemperature=16C..4C/2K', 'ends in order'],

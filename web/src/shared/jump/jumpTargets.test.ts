@@ -18,7 +18,7 @@ const targets = [
 test('every typed word must be there, in title, detail or further words', () => {
   const titles = (text: string) => findTargets(targets, text).map((t) => t.title);
   expect(titles('fish fm')).toEqual(['Fish store freezer']);
-  expect(titles('ENDS coil')).toEqual(['melt']);
+  expect(titles('TERMINATION defr')).toEqual(['melt']);
   expect(titles('fish melt')).toEqual([]);
 });
 

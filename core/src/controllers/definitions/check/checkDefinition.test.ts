@@ -95,7 +95,7 @@ describe('a definition', () => {
       'setting outside the dictionary',
       (d) => (d.parameters[1].setting = 'regulation.hysteresis'),
       '$.parameters[1].setting',
-      'no setting of the dictionary',
+      'is not a known setting',
     ],
     [
       'meaning outside the dictionary',
