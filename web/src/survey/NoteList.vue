@@ -25,11 +25,17 @@ async function add() {
   const typed = text.value.trim();
   const note = cutText(typed, LONGEST_TEXT);
   if (note === '') return;
-  await job.write({ kind: 'note', text: note });
+  // Cleared before the note is kept, not after: what is typed meanwhile is the next note. What one note does not hold stays in the
+  // field: nothing typed is lost.
   reset();
-  // What one note does not hold stays in the field for the next: nothing typed is lost.
   rest.value = typed.length > note.length;
   if (rest.value) text.value = typed.slice(note.length);
+  try {
+    await job.write({ kind: 'note', text: note });
+  } catch (error) {
+    text.value = note + text.value;
+    throw error;
+  }
 }
 </script>
 
