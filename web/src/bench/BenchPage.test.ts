@@ -33,3 +33,15 @@ test('in error: an elevation that is no number is not taken as sea level', async
   expect(page.text()).toContain('Elevation: expected a number, read “high”');
   expect(page.find('[data-test="saturation-result"]').exists()).toBe(false);
 });
+
+test('in error: what is typed in a field that three phases alone show holds up nothing on one phase', async () => {
+  const page = await mountPage(BenchPage, { answers: {} });
+  await page.get('[data-test="heater-watts"]').setValue('2300');
+  await page.get('[data-test="heater-volts"]').setValue('230');
+  await page.get('[data-test="heater-connection"]').setValue('star');
+  await page.get('[data-test="heater-amps-2"]').setValue('much');
+  expect(page.text()).toContain('Clamp, line 2, A: expected a number, read “much”');
+  await page.get('[data-test="heater-connection"]').setValue('single');
+  // Oracle: I = P / U, 2300 W on 230 V are 10 A.
+  expect(page.get('[data-test="heater-expected"]').text()).toContain('10 A');
+});

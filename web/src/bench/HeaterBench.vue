@@ -13,14 +13,19 @@ const connection = ref<HeaterConnection>('single');
 const elements = ref('1');
 const measuredVolts = ref('');
 const amps = ref(['', '', '']);
-const number = (text: string) => parseNumber(text.trim());
+const number = (text: string) => parseNumber(text);
+const lines = computed(() => (connection.value === 'single' ? 1 : 3));
+const clampLabel = (i: number) => `Clamp${lines.value === 3 ? `, line ${i + 1}` : ''}, A`;
+/** Only the fields that are on the page: what is hidden cannot be mended. */
 const problem = computed(() =>
   unreadNumber([
     { label: 'Plate, W', text: watts.value, positive: true },
     { label: 'Plate, V', text: volts.value, positive: true },
-    { label: 'Elements side by side', text: elements.value, positive: true },
+    ...(connection.value === 'single'
+      ? [{ label: 'Elements side by side', text: elements.value, positive: true }]
+      : []),
     { label: 'Measured, V', text: measuredVolts.value },
-    ...amps.value.map((text, i) => ({ label: `Clamp, line ${i + 1}, A`, text })),
+    ...amps.value.slice(0, lines.value).map((text, i) => ({ label: clampLabel(i), text })),
   ]),
 );
 const plate = computed(() => {
@@ -33,7 +38,6 @@ const plate = computed(() => {
 });
 const applied = computed(() => number(measuredVolts.value) ?? plate.value?.volts ?? 0);
 const expected = computed(() => (plate.value ? expectedAmps(plate.value, applied.value) : null));
-const lines = computed(() => (connection.value === 'single' ? 1 : 3));
 const measured = computed(() => amps.value.slice(0, lines.value).map(number));
 const verdicts = computed(() =>
   plate.value && measured.value.every((a) => a !== null)
@@ -82,7 +86,7 @@ const best = computed(() => verdicts.value[0] ?? null);
         ><input v-model="measuredVolts" class="w-24 font-mono" inputmode="decimal" :placeholder="volts"
       /></label>
       <label v-for="i in lines" :key="i" class="flex flex-col gap-1"
-        ><span class="field-label">Clamp{{ lines === 3 ? `, line ${i}` : '' }}, A</span
+        ><span class="field-label">{{ clampLabel(i - 1) }}</span
         ><input
           v-model="amps[i - 1]"
           class="w-24 font-mono"

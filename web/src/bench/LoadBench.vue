@@ -12,7 +12,7 @@ const amps = ref('');
 const volts = ref('');
 const connection = ref<HeaterConnection>('single');
 const number = (text: string) => {
-  const n = parseNumber(text.trim());
+  const n = parseNumber(text);
   return n !== null && n > 0 ? n : null;
 };
 const problem = computed(() =>

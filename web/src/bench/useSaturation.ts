@@ -37,9 +37,7 @@ export function useSaturation() {
   const line = ref('');
   const fluid = computed(() => fluids.find((f) => f.id === id.value)!);
   const perUnit = computed(() => (gaugeUnit.value === 'psi' ? KPA_PER_PSI : KPA_PER_BAR));
-  const metres = computed(
-    () => (parseNumber(elevation.value.trim()) ?? 0) * (display.unit === 'degF' ? FEET : 1),
-  );
+  const metres = computed(() => (parseNumber(elevation.value) ?? 0) * (display.unit === 'degF' ? FEET : 1));
   const temperatureProblem = (label: string, text: string) => {
     const read = text.trim() === '' ? null : readTemperature(text.trim(), display.unit);
     return read && !read.ok ? `${label}: ${read.problem}` : null;
@@ -61,7 +59,7 @@ export function useSaturation() {
   const shownGauge = (kPa: number) =>
     `${printNumber(gaugeOf(kPa, metres.value) / perUnit.value, gaugeUnit.value === 'psi' ? 1 : 2)} ${gaugeUnit.value}`;
   const gauge = computed(() => {
-    const number = parseNumber(typed.value.trim().replace('−', '-'));
+    const number = parseNumber(typed.value);
     return number === null ? null : number * perUnit.value;
   });
   /** Bubble and dew: temperature and both pressures, or why there are none. */

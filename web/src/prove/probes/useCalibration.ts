@@ -30,7 +30,7 @@ export function useCalibration(job: OpenJob) {
   );
   /** What stands in the control: as typed, else as it was keyed in. */
   const standing = computed(() => {
-    const typed = parseNumber(existing.value.trim().replace('−', '-'));
+    const typed = parseNumber(existing.value);
     if (typed !== null) return typed;
     const row = job.program.value.rows.find((r) => r.code === chosen.value?.parameter.code);
     return row && typeof row.value === 'number' && row.state !== 'open' ? row.value : 0;
@@ -64,7 +64,7 @@ export function useCalibration(job: OpenJob) {
           points: points.value,
           existing: standing.value,
           referenceK: difference(
-            parseNumber(uncertainty.value.trim()) ?? 0,
+            parseNumber(uncertainty.value) ?? 0,
             display.unit === 'degF' ? 'deltaF' : 'K',
           ),
         }),

@@ -12,7 +12,7 @@ export interface NumberField {
 export function unreadNumber(fields: readonly NumberField[]): string | null {
   for (const { label, text, positive } of fields) {
     if (text.trim() === '') continue;
-    const number = parseNumber(text.trim().replace('−', '-'));
+    const number = parseNumber(text);
     if (number === null || (positive && number <= 0))
       return `${label}: expected a number${positive ? ' above 0' : ''}, read “${text.trim()}”`;
   }
