@@ -32,6 +32,15 @@ export const keptEntries: EndToEndTest = {
           text,
         );
         await click(page, byTest('add-note'));
+        // On the list: until it stands there the form may still move under the pointer.
+        await page.waitForFunction(
+          (start) =>
+            [...document.querySelectorAll('section[aria-label="Notes"] li')].some((line) =>
+              line.textContent?.startsWith(start),
+            ),
+          {},
+          text.slice(0, 20),
+        );
       };
 
       // 2,000 characters as a person counts them, the last an emoji of two units.

@@ -6,12 +6,13 @@ import { computed, ref } from 'vue';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
+import { handOn } from '../shared/ui/handOn.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 
 const job = useJob();
 const session = useSession();
-const { text, reset } = useDraft(() => '', `note:${job.id}`);
+const { text } = useDraft(() => '', `note:${job.id}`);
 const notes = computed(() =>
   added(job.state.value, 'note').map(({ entry }) => ({
     id: entry.id,
@@ -25,17 +26,12 @@ async function add() {
   const typed = text.value.trim();
   const note = cutText(typed, LONGEST_TEXT);
   if (note === '') return;
-  // Cleared before the note is kept, not after: what is typed meanwhile is the next note. What one note does not hold stays in the
-  // field: nothing typed is lost.
-  reset();
-  rest.value = typed.length > note.length;
-  if (rest.value) text.value = typed.slice(note.length);
-  try {
-    await job.write({ kind: 'note', text: note });
-  } catch (error) {
-    text.value = note + text.value;
-    throw error;
-  }
+  // What one note does not hold stays in the field: nothing typed is lost.
+  await handOn([text], () => {
+    rest.value = typed.length > note.length;
+    if (rest.value) text.value = typed.slice(note.length);
+    return job.write({ kind: 'note', text: note });
+  });
 }
 </script>
 

@@ -5,6 +5,7 @@ import { meterUnitOf, type Place } from '@brine/core/wiring/readings';
 import { useJob } from '../shared/job/useJob.ts';
 import { newId } from '../shared/outbox/identity.ts';
 import AppButton from '../shared/ui/AppButton.vue';
+import { handOn } from '../shared/ui/handOn.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import { stateWords } from './terminalWords.ts';
 import { placeWords, readTyped, shownReading, typedForm } from './meterWords.ts';
@@ -45,12 +46,12 @@ const may = computed(
       : wiring.value.power.now !== 'lockedOut'),
 );
 async function take() {
-  if (!place.value) return;
-  const value = readTyped(typed.value, meterUnitOf(place.value));
-  problem.value = value === null ? `Expected ${typedForm[meterUnitOf(place.value)]}` : '';
+  const at = place.value;
+  if (!at) return;
+  const value = readTyped(typed.value, meterUnitOf(at));
+  problem.value = value === null ? `Expected ${typedForm[meterUnitOf(at)]}` : '';
   if (value === null) return;
-  await job.write({ kind: 'reading', circuit: 'found', place: place.value, value });
-  typed.value = '';
+  await handOn([typed], () => job.write({ kind: 'reading', circuit: 'found', place: at, value }));
 }
 const told = computed(() =>
   (next.value?.expect ?? []).map((e) => `${shownReading(e.reads.unit as never, e.reads.value)}: ${e.fault}`),

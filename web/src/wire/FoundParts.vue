@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue';
+import { computed, reactive, ref, toRef, type Ref } from 'vue';
 import { nameOf } from '@brine/core/wiring/circuit';
 import { parseNumber } from '@brine/core/foundation/quantities';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
+import { handOn } from '../shared/ui/handOn.ts';
 import { partWords } from './diagram.ts';
 import { freePartId, partKinds } from './partKinds.ts';
 
@@ -13,6 +14,7 @@ const parts = computed(() => job.wiring.value.parts);
 const kind = ref('fuse');
 const name = ref('');
 const typed = reactive<Record<string, string>>({});
+const fields = () => Object.keys(typed).map((key) => toRef(typed, key) as Ref<string>);
 const chosen = computed(() => partKinds.find((k) => k.id === kind.value)!);
 const numbers = computed(() =>
   Object.fromEntries(
@@ -36,14 +38,9 @@ async function add() {
     ...parts.value.map((p) => p.id),
     ...job.wiring.value.supplies.map((s) => s.id),
   ]);
-  await job.write({
-    kind: 'foundPart',
-    id,
-    part: chosen.value.build(id, name.value.trim() || chosen.value.name, numbers.value),
-  });
-  name.value = '';
-  for (const key of Object.keys(typed)) delete typed[key];
+  const part = chosen.value.build(id, name.value.trim() || chosen.value.name, numbers.value);
   tried.value = false;
+  await handOn([name, ...fields()], () => job.write({ kind: 'foundPart', id, part }));
 }
 const remove = (id: string) => job.write({ kind: 'foundPart', id, part: null });
 </script>

@@ -5,6 +5,7 @@ import type { CoilLook, HumidityCourse } from '@brine/core/judgement/tools';
 import { localDateTime } from '../../shared/display/localTime.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
+import { handOn } from '../../shared/ui/handOn.ts';
 
 /** Humidity as it was read, with a look at the coil, and the steps taken between. */
 const props = defineProps<{ course: HumidityCourse; editable: boolean }>();
@@ -33,14 +34,10 @@ async function add() {
     return;
   }
   problem.value = '';
-  await job.write({
-    kind: 'humidity',
-    readAt: new Date().toISOString(),
-    percent: value,
-    coil: coil.value === '' ? null : coil.value,
-  });
-  percent.value = '';
-  coil.value = '';
+  const look = coil.value === '' ? null : coil.value;
+  await handOn([percent, coil], () =>
+    job.write({ kind: 'humidity', readAt: new Date().toISOString(), percent: value, coil: look }),
+  );
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { icePointSteps } from '@brine/core/judgement/calibration';
+import type { EntryBody } from '@brine/core/record/entries';
 import { parseNumber, printNumber, quantity } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { inMonths } from '../../shared/display/dates.ts';
@@ -52,7 +53,7 @@ async function keep() {
   if (reference.value.name.trim() === '')
     return void (problem.value = 'Name the reference: an instrument, or ice water.');
   problem.value = '';
-  await job.write({
+  const body: EntryBody = {
     kind: 'calibration',
     id: newId(),
     record: {
@@ -71,8 +72,16 @@ async function keep() {
       date: localDate(new Date().toISOString()),
       nextDue: inMonths(MONTHS),
     },
-  });
+  };
+  // As in handOn: emptied first, so that a second press finds nothing to keep twice.
+  const typed = rows.value;
   rows.value = [{ reads: '', truth: '' }];
+  try {
+    await job.write(body);
+  } catch (error) {
+    rows.value = typed;
+    throw error;
+  }
 }
 async function attach(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0];

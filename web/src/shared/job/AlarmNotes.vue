@@ -6,6 +6,7 @@ import { useSession } from '../session/sessionStore.ts';
 import { allStanding } from '@brine/core/record/fold';
 import { mayGoOn, type AlarmSign } from '@brine/core/controllers/alarmCodes';
 import AppButton from '../ui/AppButton.vue';
+import { handOn } from '../ui/handOn.ts';
 
 /** Alarm codes as they stand on the display: written down before they are cleared, with what the booklet says. */
 const { signs = false } = defineProps<{
@@ -35,18 +36,14 @@ const code = ref('');
 const words = ref('');
 const meaning = computed(() => known.value.find((alarm) => alarm.code === code.value.trim()));
 async function add() {
-  if (code.value.trim() === '') return;
+  const seen = code.value.trim();
+  if (seen === '') return;
   const id = newId();
-  await job.write({
-    kind: 'alarmSeen',
-    id,
-    code: code.value.trim(),
-    words: words.value.trim() || (meaning.value?.means ?? ''),
-    cleared: false,
+  const said = words.value.trim() || (meaning.value?.means ?? '');
+  await handOn([code, words], async () => {
+    await job.write({ kind: 'alarmSeen', id, code: seen, words: said, cleared: false });
+    if (signs) await job.write({ kind: 'alarmSign', alarm: id, sign: sign.value });
   });
-  if (signs) await job.write({ kind: 'alarmSign', alarm: id, sign: sign.value });
-  code.value = '';
-  words.value = '';
 }
 const clear = (alarm: (typeof list.value)[number]) => job.write({ ...alarm, cleared: !alarm.cleared });
 </script>
