@@ -2,6 +2,7 @@ import { check as checkValues } from '@brine/core/judgement/checks';
 import { readUnit, type UnitDescription } from '@brine/core/foundation/unit';
 import { isFileProblem } from '@brine/core/foundation/files';
 import { readSettingsFile } from '@brine/core/foundation/settings';
+import { inWords } from '@brine/core/foundation/sentences';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';
@@ -17,7 +18,8 @@ export const check: Command = {
     const file = readSettingsFile(readJson(path));
     if (isFileProblem(file)) throw fileRefusal(path, file);
     const unitPath = args.options.get('unit')?.at(-1);
-    return { json: { findings: checkValues(file.values, unitPath === undefined ? null : unitAt(unitPath)) } };
+    const findings = checkValues(file.values, unitPath === undefined ? null : unitAt(unitPath));
+    return { json: { findings: findings.map((f) => ({ ...f, message: inWords(f.message) })) } };
   },
 };
 

@@ -1,6 +1,7 @@
 import { plan as planUnit } from '@brine/core/judgement/plan';
 import { readUnit, UNIT_FORMAT } from '@brine/core/foundation/unit';
 import { isFileProblem } from '@brine/core/foundation/files';
+import { inWords } from '@brine/core/foundation/sentences';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';
@@ -15,6 +16,9 @@ export const plan: Command = {
     if (path === undefined) throw new Refusal(`plan: expected a file *.unit.json in ${UNIT_FORMAT}`);
     const unit = readUnit(readJson(path));
     if (isFileProblem(unit)) throw fileRefusal(path, unit);
-    return { json: planUnit(unit) };
+    const planned = planUnit(unit);
+    return {
+      json: { ...planned, settings: planned.settings.map((s) => ({ ...s, reason: inWords(s.reason) })) },
+    };
   },
 };

@@ -3,7 +3,7 @@ import { goalIds, type GoalId } from '@brine/core/judgement/tuning';
 import { uuid, type DeepReadonly } from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
-import { count, flag, list, said } from './views.ts';
+import { count, flag, list, said, sentence } from './views.ts';
 
 const params = object({ id: uuid('id') });
 const goal = () =>
@@ -17,11 +17,11 @@ const unitJudged = object({
     object({
       code: said(),
       severity: string<'error' | 'warning' | 'note'>().oneOf(['error', 'warning', 'note']).required(),
-      message: said(),
-      remedy: said().nullable(),
+      message: sentence(),
+      remedy: sentence().nullable(),
     }),
   ),
-  advised: object({ sound: flag(), change: said().nullable(), reason: said() }).nullable().defined(),
+  advised: object({ sound: flag(), change: sentence().nullable(), reason: sentence() }).nullable().defined(),
 });
 export type UnitJudged = DeepReadonly<InferType<typeof unitJudged>>;
 

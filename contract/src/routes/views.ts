@@ -9,6 +9,7 @@ import {
   type InferType,
   type ISchema,
 } from 'yup';
+import type { Sentence } from '@brine/core/foundation/sentences';
 import type { EntryBody } from '../entries/index.ts';
 import type { DeepReadonly } from '../fields/index.ts';
 
@@ -19,6 +20,9 @@ export type Role = (typeof roles)[number];
 
 /** A text that is always there, perhaps empty. */
 export const said = () => string().defined();
+/** A sentence of the core: a text, or words and quantities in the order they are read. */
+export const sentence = () =>
+  mixed<Sentence>((value): value is Sentence => typeof value === 'string' || Array.isArray(value)).defined();
 export const count = () => number().required();
 export const flag = () => boolean().required();
 export const list = <Item>(item: ISchema<Item, AnyObject>) => array<AnyObject, Item>(item).required();

@@ -145,7 +145,7 @@ async function record() {
                   <strong class="font-semibold">{{ r.cause.name }}</strong>
                 </div>
                 <p class="mt-0.5 pl-[10.1rem] text-[14px] text-soft max-sm:pl-0">
-                  {{ display.say(r.cause.does) }}
+                  {{ display.words(r.cause.does) }}
                   <template v-if="r.because.length > 0">
                     Points to it: {{ r.because.map((s) => signNames[s].toLowerCase()).join(', ')
                     }}{{ r.fromSimulation ? ', as its simulated day shows' : '' }}.</template
@@ -169,16 +169,16 @@ async function record() {
                 :data-check="c.id"
               >
                 <div class="min-w-60 flex-1">
-                  <p :class="{ 'font-semibold': i === 0 }">{{ display.say(checkWords[c.id].question) }}</p>
+                  <p :class="{ 'font-semibold': i === 0 }">{{ display.words(checkWords[c.id].question) }}</p>
                   <p class="text-[14px] text-soft">
-                    {{ display.say(checkWords[c.id].how) }} {{ checkWords[c.id].minutes }} min.
+                    {{ display.words(checkWords[c.id].how) }} {{ checkWords[c.id].minutes }} min.
                   </p>
                   <p v-if="checkWords[c.id].caution" class="mt-1 text-[14px]">
                     <strong class="font-semibold">Caution. </strong>{{ checkWords[c.id].caution }}
                   </p>
                 </div>
                 <YesNo
-                  :label="display.say(checkWords[c.id].question)"
+                  :label="display.words(checkWords[c.id].question)"
                   :value="null"
                   :editable="session.mayWrite"
                   @answer="(answer) => job.write({ kind: 'complaintCheck', check: c.id, answer })"
@@ -191,9 +191,9 @@ async function record() {
           <h3>Checked</h3>
           <ul class="mt-1">
             <li v-for="c in done" :key="c.id" class="flex items-center gap-3 py-1 text-[14.5px]">
-              <span class="flex-1">{{ display.say(checkWords[c.id].question) }}</span>
+              <span class="flex-1">{{ display.words(checkWords[c.id].question) }}</span>
               <YesNo
-                :label="display.say(checkWords[c.id].question)"
+                :label="display.words(checkWords[c.id].question)"
                 :value="c.answer"
                 :editable="session.mayWrite"
                 @answer="(answer) => job.write({ kind: 'complaintCheck', check: c.id, answer })"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDisplay } from '../shared/display/displayStore.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { choiceWords, groupTitle, printShown } from '@brine/core/record/handover';
@@ -14,6 +15,7 @@ import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
 
+const reader = useDisplay();
 const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
 const job = useJob();
 const session = useSession();
@@ -40,7 +42,7 @@ const shows = computed(() =>
       : setTo.value.replace(/ .*/, '')
     : '',
 );
-const reason = computed(() => row.value?.reason ?? row.value?.note ?? '');
+const reason = computed(() => reader.words(row.value?.reason ?? row.value?.note ?? ''));
 const ticks = computed(() =>
   props.cabinet.rows.value.map((r) => ({
     code: r.code,

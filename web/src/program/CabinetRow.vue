@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useDisplay } from '../shared/display/displayStore.ts';
 import { computed } from 'vue';
 import type { DisplayState } from '@brine/core/controllers/definitions';
 import { printShown } from '@brine/core/record/handover';
 import type { ProgramRow } from '@brine/core/record/job';
 
+const reader = useDisplay();
 const props = defineProps<{ row: ProgramRow; display: DisplayState; current: boolean; mayWrite: boolean }>();
 const emit = defineEmits<{ choose: []; tick: [] }>();
 const mark = computed(
@@ -31,7 +33,7 @@ const below = computed(() => {
   if (props.row.state === 'showsElse') return `The display showed ${props.row.shown}.`;
   if (props.row.state === 'skipped') return `Skipped: ${props.row.why || 'no reason given'}.`;
   return props.current
-    ? (props.row.reason ?? props.row.note)
+    ? reader.words(props.row.reason ?? props.row.note)
     : props.row.undecided
       ? 'not planned yet: decide first'
       : props.row.status === 'exact'

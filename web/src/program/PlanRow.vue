@@ -121,7 +121,7 @@ function sayWhy() {
         />
       </template>
       <template v-else>
-        {{ display.say(chosen.advice?.reason ?? '') }}
+        {{ display.words(chosen.advice?.reason ?? '') }}
         <span class="text-soft"
           >{{ range }}<template v-if="school"> People differ: {{ school }}</template></span
         >

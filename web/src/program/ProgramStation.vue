@@ -4,6 +4,7 @@ import { RouterLink, useRouter } from 'vue-router';
 import { variantsOfJob } from '@brine/core/record/job';
 import { printShown } from '@brine/core/record/handover';
 import type { SettingId, SettingValues } from '@brine/core/foundation/settings';
+import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import TheRule from '../shared/rule/TheRule.vue';
@@ -23,6 +24,7 @@ import { useJudgement } from './useJudgement.ts';
 type View = 'fans' | 'tools' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
 const props = defineProps<{ view?: string }>();
 const job = useJob();
+const display = useDisplay();
 const session = useSession();
 const router = useRouter();
 const program = computed(() => job.program.value);
@@ -177,7 +179,7 @@ useJumpTargets(() =>
         :class="{ 'max-md:hidden': view === 'cabinet' }"
         :findings="judgement.findings.value"
         :judging="judgement.running.value"
-        @take="(remedy, finding) => change(remedy.values, `mends: ${finding.message}`)"
+        @take="(remedy, finding) => change(remedy.values, `mends: ${display.words(finding.message)}`)"
       />
     </div>
     <div

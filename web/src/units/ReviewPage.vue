@@ -112,17 +112,17 @@ const lines = computed(() => {
             }}</span>
             <span v-else-if="grave(line).length === 0">✓ nothing</span>
             <ul v-else>
-              <li v-for="f in grave(line)" :key="f.code + f.message" class="py-0.5">
+              <li v-for="f in grave(line)" :key="f.code + display.words(f.message)" class="py-0.5">
                 <strong class="font-semibold">{{
                   f.severity === 'error' ? 'Will go wrong. ' : 'Check this. '
-                }}</strong>{{ display.say(f.message) }}
+                }}</strong>{{ display.words(f.message) }}
                 <span v-if="f.remedy" class="block text-[14px] text-soft"
-                  >Mended by: {{ display.say(f.remedy) }}.</span
+                  >Mended by: {{ display.words(f.remedy) }}.</span
                 >
               </li>
             </ul>
           </td>
-          <td v-if="review!.goal">{{ display.say(line.judged?.advised?.reason ?? '') }}</td>
+          <td v-if="review!.goal">{{ display.words(line.judged?.advised?.reason ?? '') }}</td>
         </tr>
       </tbody>
     </table>

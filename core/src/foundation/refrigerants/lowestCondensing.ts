@@ -1,3 +1,5 @@
+import { quantity } from '../quantities/index.ts';
+import { sentence, type Sentence } from '../sentences/index.ts';
 import { fluidNamed } from './fluids.ts';
 import { isOutOfRange, pressureAt, temperatureAt } from './saturation.ts';
 
@@ -10,22 +12,19 @@ const USUAL_FLOOR = 21;
 /** How cold a system may condense before its expansion valve starves, and why. */
 export interface LowestCondensing {
   readonly celsius: number;
-  readonly why: string;
+  readonly why: Sentence;
 }
 
 /**
  * Lowest condensing temperature, °C. A thermostatic valve passes with the root of the pressure drop; picked at 38 °C with 30 % in reserve it still feeds the coil at the
- * drop divided by 1.3², the pressure of which is turned back into a temperature. `show` prints temperatures in the reason. Without a checked equation, or for an electronic valve, see `why`.
+ * drop divided by 1.3², the pressure of which is turned back into a temperature. The reason holds its temperatures in whole °C. Without a checked equation, or for an electronic valve, see `why`.
  */
-export function lowestCondensing(
-  refrigerant: string,
-  evaporating: number,
-  show: (celsius: number) => string = (c) => `${c.toFixed(1)} °C`,
-): LowestCondensing {
+export function lowestCondensing(refrigerant: string, evaporating: number): LowestCondensing {
+  const show = (celsius: number) => quantity(Math.round(celsius), 'degC');
   const fluid = fluidNamed(refrigerant);
   const usual = {
     celsius: USUAL_FLOOR,
-    why: `${refrigerant || 'The refrigerant'} has no checked equation here; ${show(USUAL_FLOOR)} is the usual floor of a thermostatic valve (common practice).`,
+    why: sentence`${refrigerant || 'The refrigerant'} has no checked equation here; ${show(USUAL_FLOOR)} is the usual floor of a thermostatic valve (common practice).`,
   };
   if (!fluid) return usual;
   const [picked, low] = [pressureAt(fluid, PICKED_AT, 'bubble'), pressureAt(fluid, evaporating, 'dew')];
@@ -35,6 +34,6 @@ export function lowestCondensing(
   if (isOutOfRange(celsius)) return usual;
   return {
     celsius,
-    why: `${fluid.id} evaporating at ${show(evaporating)}: a valve picked at ${show(PICKED_AT)} with 30 % in reserve needs ${((needed - low) / 100).toFixed(1)} bar across it, which it has from ${show(celsius)} on.`,
+    why: sentence`${fluid.id} evaporating at ${show(evaporating)}: a valve picked at ${show(PICKED_AT)} with 30 % in reserve needs ${((needed - low) / 100).toFixed(1)} bar across it, which it has from ${show(celsius)} on.`,
   };
 }

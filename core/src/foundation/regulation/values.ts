@@ -24,6 +24,12 @@ export function written(celsius: number, unit: TemperatureUnit): Quantity {
   return quantity(Math.round(valueIn(quantity(celsius, 'degC'), unit) * 10) / 10, unit);
 }
 
+/** Kelvins as a difference in the unit that goes with these degrees, in tenths, for sentences. */
+export function writtenDifference(kelvins: number, unit: TemperatureUnit): Quantity {
+  const own = unit === 'degF' ? 'deltaF' : 'K';
+  return quantity(Math.round(valueIn(quantity(kelvins, 'K'), own) * 10) / 10, own);
+}
+
 /** True for a temperature. */
 export function isTemperature(value: unknown): value is Quantity {
   return isQuantity(value) && (value.unit === 'degC' || value.unit === 'degF');

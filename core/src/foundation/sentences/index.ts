@@ -1,1 +1,1 @@
-export { sentenceFor } from './sentence.ts';
+export { inWords, joinSentences, sentence, type Sentence } from './sentence.ts';

@@ -1,30 +1,34 @@
 import { describe, expect, test } from '@jest/globals';
-import { sentenceFor } from './sentence.ts';
+import { quantity } from '../quantities/index.ts';
+import { inWords, joinSentences, sentence } from './sentence.ts';
 
 // Oracle: °F = 9/5 °C + 32, dF = 9/5 K (definitions of the scales).
-describe('a sentence for a reader of the other scale', () => {
-  test.each([
-    ['Cut-in at −19 °C keeps the air.', 'Cut-in at −2.2 °F keeps the air.'],
-    ['Runs from 14 °C down to 12 °C; wide.', 'Runs from 57.2 °F down to 53.6 °F; wide.'],
-    ['Start at 10 to 16 °C.', 'Start at 50 to 60.8 °F.'],
-    ['5 K above cut-in −40 °C', '9 dF above cut-in −40 °F'],
-    ['(20.5 °C)', '(68.9 °F)'],
-  ])('%s', (celsius, fahrenheit) => {
-    expect(sentenceFor(celsius, 'degF')).toBe(fahrenheit);
-    expect(sentenceFor(fahrenheit, 'degC')).toBe(celsius);
-    expect(sentenceFor(celsius, 'degC')).toBe(celsius);
-  });
+describe('a sentence that holds its quantities', () => {
+  const cutIn = quantity(-19, 'degC');
+  const width = quantity(5, 'K');
+  const text = sentence`Runs from ${cutIn} down; ${width} below it, in ${quantity(40, 'min')}.`;
 
   test.each([
-    'Lengthen it: 40 min of 3 h, 240 V, 7.6 bar, 30 %.',
-    '12 W/K and 4 K/min, Pt1000 K, R-404A',
-    'Code d02 on 3, counts from 1',
-    '',
-  ])('all else stays: %s', (text) => {
-    expect(sentenceFor(text, 'degF')).toBe(text);
-    expect(sentenceFor(text, 'degC')).toBe(text);
+    [undefined, 'Runs from −19 °C down; 5 K below it, in 40 min.'],
+    ['degC', 'Runs from −19 °C down; 5 K below it, in 40 min.'],
+    ['degF', 'Runs from −2.2 °F down; 9 dF below it, in 40 min.'],
+  ] as const)('for a reader of %s', (reader, words) => expect(inWords(text, reader)).toBe(words));
+
+  test('a value in the reader’s own unit is not rounded anew', () =>
+    expect(inWords(sentence`${quantity(82.37, 'degF')}, ${quantity(1.24, 'deltaF')}`, 'degF')).toBe(
+      '82.37 °F, 1.24 dF',
+    ));
+
+  test('words that look like a quantity are words', () => {
+    const typed = sentence`Pt1000 K at 12 °C: ${'4 K/min'} and ${-3}`;
+    expect(typed).toBe('Pt1000 K at 12 °C: 4 K/min and −3');
+    expect(inWords(typed, 'degF')).toBe(typed);
   });
 
-  test('a value that was typed in the reader’s unit is not rounded anew', () =>
-    expect(sentenceFor('82.37 °F and 1.234 dF', 'degF')).toBe('82.37 °F and 1.234 dF'));
+  test('sentences join with their quantities and survive being sent', () => {
+    const whole = joinSentences([sentence`Restarts at ${cutIn}`, 'Lower it', sentence`by ${width}`], '; ');
+    const sent = JSON.parse(JSON.stringify(sentence`(${whole})`)) as typeof whole;
+    expect(inWords(sent, 'degF')).toBe('(Restarts at −2.2 °F; Lower it; by 9 dF)');
+    expect(inWords(joinSentences([], ', '))).toBe('');
+  });
 });

@@ -1,3 +1,4 @@
+import type { Sentence } from '../sentences/index.ts';
 import type { Quantity, Unit } from '../quantities/index.ts';
 import type { Application } from './applications.ts';
 
@@ -30,8 +31,8 @@ export interface SettingEntry {
   readonly choiceLabels?: Readonly<Record<string, string>>;
   readonly meaning: string;
   /** For numbers: what happens when it is set too low, too high. */
-  readonly tooLow?: string;
-  readonly tooHigh?: string;
+  readonly tooLow?: Sentence;
+  readonly tooHigh?: Sentence;
   /** For choices and flags: what each does. */
   readonly effects?: Readonly<Record<string, string>>;
   readonly related: readonly string[];

@@ -1,5 +1,5 @@
+import { sentence } from '../../foundation/sentences/index.ts';
 import { EPSILON } from '../../foundation/limits/index.ts';
-import { printQuantity } from '../../foundation/quantities/index.ts';
 import { alarmLimits, secondsOf, switchingBand, written } from '../../foundation/regulation/index.ts';
 import type { Check } from './finding.ts';
 
@@ -13,7 +13,7 @@ export const highAlarmInsideBand: Check = ({ values }) => {
       code: 'highAlarmInsideBand',
       severity: 'error',
       settings: limitSettings(values, 'high'),
-      message: `The high alarm at ${printQuantity(written(high, band.unit))} does not lie above cut-in at ${printQuantity(written(band.cutIn, band.unit))}: it sounds in normal running. Raise it.`,
+      message: sentence`The high alarm at ${written(high, band.unit)} does not lie above cut-in at ${written(band.cutIn, band.unit)}: it sounds in normal running. Raise it.`,
       numbers: { high, cutIn: band.cutIn },
     },
   ];
@@ -29,7 +29,7 @@ export const lowAlarmAboveCutOut: Check = ({ values }) => {
       code: 'lowAlarmAboveCutOut',
       severity: 'error',
       settings: limitSettings(values, 'low'),
-      message: `The low alarm at ${printQuantity(written(low, band.unit))} does not lie below cut-out at ${printQuantity(written(band.cutOut, band.unit))}: it sounds in normal running. Lower it.`,
+      message: sentence`The low alarm at ${written(low, band.unit)} does not lie below cut-out at ${written(band.cutOut, band.unit)}: it sounds in normal running. Lower it.`,
       numbers: { low, cutOut: band.cutOut },
     },
   ];

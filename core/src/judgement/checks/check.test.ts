@@ -1,3 +1,4 @@
+import { inWords } from '../../foundation/sentences/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import { UNIT_FORMAT, type UnitDescription } from '../../foundation/unit/unit.ts';
@@ -262,7 +263,7 @@ describe('each mistake is found', () => {
     expect(found[0]!.severity).toBe('error');
     expect(found.at(-1)!.severity).toBe('note');
     const cutIn = found.find((x) => x.code === 'cutInAboveGoodsLimit')!;
-    expect(cutIn.message).toContain('43 °F');
+    expect(inWords(cutIn.message)).toContain('43 °F');
     expect(cutIn.numbers['cutIn']).toBeCloseTo(6.1111, 3);
   });
 });

@@ -1,5 +1,6 @@
-import { printQuantity } from '../../foundation/quantities/index.ts';
+import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import { isFreezer } from '../../foundation/settings/index.ts';
+import { quantity } from '../../foundation/quantities/index.ts';
 import { celsiusOf, secondsOf, switchingBand, written } from '../../foundation/regulation/index.ts';
 import type { Check } from './finding.ts';
 
@@ -51,14 +52,14 @@ export const offCycleBelowFreezing: Check = ({ values, unit }) => {
   const band = switchingBand(values);
   const cold = band ? band.cutIn <= 0 : unit !== null && isFreezer(unit.application);
   if (!cold) return [];
-  const at = band ? `at ${printQuantity(written(band.cutIn, band.unit))} and below` : 'below freezing';
+  const at: Sentence = band ? sentence`at ${written(band.cutIn, band.unit)} and below` : 'below freezing';
   const numbers: Readonly<Record<string, number>> = band ? { cutIn: band.cutIn } : {};
   return [
     {
       code: 'offCycleBelowFreezing',
       severity: 'error',
       settings: ['defrost.method', 'regulation.setpoint'],
-      message: `Off-cycle defrost melts with box air, and this box stands ${at}: nothing will melt. It needs heaters or hot gas.`,
+      message: sentence`Off-cycle defrost melts with box air, and this box stands ${at}: nothing will melt. It needs heaters or hot gas.`,
       numbers,
     },
   ];
@@ -75,11 +76,15 @@ export const fanRestartAboveFanStop: Check = ({ values }) => {
       code: 'fanRestartAboveFanStop',
       severity: 'error',
       settings: ['fans.restartCoilTemperature', 'fans.stopCoilTemperature'],
-      message: `The fan restarts at a coil of ${printQuantity(written(restart, unit))} but is stopped above ${printQuantity(written(stop, unit))}: it would be released and stopped again. Restart below the stop.`,
+      message: sentence`The fan restarts at a coil of ${written(restart, unit)} but is stopped above ${written(stop, unit)}: it would be released and stopped again. Restart below the stop.`,
       numbers: { restart, stop },
     },
   ];
 };
+
+/** End temperatures that clear the corners, round in either scale: common practice. */
+const CORNERS_FROM = { degC: quantity(10, 'degC'), degF: quantity(50, 'degF') } as const;
+const CORNERS_TO = { degC: quantity(16, 'degC'), degF: quantity(60, 'degF') } as const;
 
 /** A low end temperature on a freezer leaves ice in the corners. Under 8 °C (46 °F) is common practice's warning. */
 const CORNERS_CLEAR_C = 7.5;
@@ -94,7 +99,7 @@ export const endTemperatureTooLow: Check = ({ values, unit }) => {
       code: 'endTemperatureTooLow',
       severity: 'warning',
       settings: ['defrost.endTemperature'],
-      message: `Defrost ends at a coil of ${printQuantity(written(end, shown))}: the corners of a freezer coil keep ice that grows from day to day. Start at ${shown === 'degF' ? '50 to 60 °F' : '10 to 16 °C'}.`,
+      message: sentence`Defrost ends at a coil of ${written(end, shown)}: the corners of a freezer coil keep ice that grows from day to day. Start at ${CORNERS_FROM[shown]} to ${CORNERS_TO[shown]}.`,
       numbers: { end },
     },
   ];

@@ -1,3 +1,4 @@
+import type { Sentence } from '../../foundation/sentences/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 
@@ -9,7 +10,7 @@ export interface Finding {
   readonly code: string;
   readonly severity: Severity;
   readonly settings: readonly (SettingId | string)[];
-  readonly message: string;
+  readonly message: Sentence;
   readonly numbers: Readonly<Record<string, number>>;
 }
 

@@ -1,5 +1,6 @@
+import { sentence } from '../../foundation/sentences/index.ts';
 import { EPSILON } from '../../foundation/limits/index.ts';
-import { baseValue, printQuantity } from '../../foundation/quantities/index.ts';
+import { baseValue } from '../../foundation/quantities/index.ts';
 import { goodsOf } from '../../foundation/unit/index.ts';
 import {
   alarmLimits,
@@ -21,7 +22,7 @@ export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
       code: 'cutInAboveGoodsLimit',
       severity: 'error',
       settings: ['regulation.setpoint', 'regulation.differential'],
-      message: `Cooling restarts at ${printQuantity(written(band.cutIn, band.unit))}, above the limit of the product, ${printQuantity(written(max, band.unit))} (${limit.source}). Lower the set point or narrow the differential.`,
+      message: sentence`Cooling restarts at ${written(band.cutIn, band.unit)}, above the limit of the product, ${written(max, band.unit)} (${limit.source}). Lower the set point or narrow the differential.`,
       numbers: { cutIn: band.cutIn, limit: max },
     });
   const top = switchingBand(values, 'regulation.setpointMax');
@@ -30,7 +31,7 @@ export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
       code: 'userRangeAboveGoodsLimit',
       severity: 'warning',
       settings: ['regulation.setpointMax', 'regulation.differential'],
-      message: `With the user's set point at its warmest, ${printQuantity(written(top.setpoint, band.unit))}, cooling restarts at ${printQuantity(written(top.cutIn, band.unit))}, above the limit of the product, ${printQuantity(written(max, band.unit))}. Lower the highest set point.`,
+      message: sentence`With the user's set point at its warmest, ${written(top.setpoint, band.unit)}, cooling restarts at ${written(top.cutIn, band.unit)}, above the limit of the product, ${written(max, band.unit)}. Lower the highest set point.`,
       numbers: { cutIn: top.cutIn, limit: max },
     });
   return found;
@@ -49,7 +50,7 @@ export const cutOutBelowGoodsLimit: Check = ({ values, unit }) => {
       code: 'cutOutBelowGoodsLimit',
       severity: 'error',
       settings: ['regulation.setpoint'],
-      message: `Cooling goes on down to ${printQuantity(written(band.cutOut, band.unit))}, below what the product bears, ${printQuantity(written(min, band.unit))} (${limit.source}). Raise the set point.`,
+      message: sentence`Cooling goes on down to ${written(band.cutOut, band.unit)}, below what the product bears, ${written(min, band.unit)} (${limit.source}). Raise the set point.`,
       numbers: { cutOut: band.cutOut, limit: min },
     },
   ];
@@ -63,7 +64,7 @@ function heatedBelowLimit(band: SwitchingBand, min: number, source: string): rea
       code: 'cutInBelowGoodsLimit',
       severity: 'error',
       settings: ['regulation.setpoint', 'regulation.differential'],
-      message: `Heating begins only at ${printQuantity(written(band.cutIn, band.unit))}, below what the product needs, ${printQuantity(written(min, band.unit))} (${source}). Raise the set point or narrow the differential.`,
+      message: sentence`Heating begins only at ${written(band.cutIn, band.unit)}, below what the product needs, ${written(min, band.unit)} (${source}). Raise the set point or narrow the differential.`,
       numbers: { cutIn: band.cutIn, limit: min },
     },
   ];
@@ -83,7 +84,7 @@ export const highAlarmAboveGoodsLimit: Check = ({ values, unit }) => {
       code: 'highAlarmAboveGoodsLimit',
       severity: 'warning',
       settings: ['alarms.highTemperature', 'alarms.highOffset'].filter((id) => id in values),
-      message: `The high alarm at ${printQuantity(written(high, band.unit))} sounds long after the product has passed its limit, ${printQuantity(written(max, band.unit))}. Lower it and give it a delay instead.`,
+      message: sentence`The high alarm at ${written(high, band.unit)} sounds long after the product has passed its limit, ${written(max, band.unit)}. Lower it and give it a delay instead.`,
       numbers: { high, limit: max },
     },
   ];

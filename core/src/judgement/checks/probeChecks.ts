@@ -1,4 +1,5 @@
-import { baseValue, isQuantity, printFor, printNumber, quantity } from '../../foundation/quantities/index.ts';
+import { sentence } from '../../foundation/sentences/index.ts';
+import { baseValue, isQuantity, printNumber, quantity } from '../../foundation/quantities/index.ts';
 import { settingOf } from '../../foundation/settings/index.ts';
 import type { Check, Finding } from './finding.ts';
 
@@ -6,13 +7,13 @@ import type { Check, Finding } from './finding.ts';
 export const decimalSlip: Check = ({ values }) =>
   (
     [
-      ['probes.airSlope', 1, 0.15, ''],
-      ['meter.supplySlope', 1, 0.15, ''],
-      ['meter.returnSlope', 1, 0.15, ''],
-      ['probes.airOffset', 0, 6, ' K'],
-      ['probes.coilOffset', 0, 6, ' K'],
-      ['meter.supplyOffset', 0, 6, ' K'],
-      ['meter.returnOffset', 0, 6, ' K'],
+      ['probes.airSlope', 1, 0.15, null],
+      ['meter.supplySlope', 1, 0.15, null],
+      ['meter.returnSlope', 1, 0.15, null],
+      ['probes.airOffset', 0, 6, 'K'],
+      ['probes.coilOffset', 0, 6, 'K'],
+      ['meter.supplyOffset', 0, 6, 'K'],
+      ['meter.returnOffset', 0, 6, 'K'],
     ] as const
   ).flatMap(([id, usual, most, unit]): readonly Finding[] => {
     const raw = values[id];
@@ -23,7 +24,7 @@ export const decimalSlip: Check = ({ values }) =>
         code: 'decimalSlip',
         severity: 'warning',
         settings: [id],
-        message: `${settingOf(id).label} ${printNumber(value, 4)}${unit} is far from ${usual}: read the tag again, digit by digit; a point may have slipped.`,
+        message: sentence`${settingOf(id).label} ${unit ? quantity(value, unit) : printNumber(value, 4)} is far from ${usual}: read the tag again, digit by digit; a point may have slipped.`,
         numbers: { value },
       },
     ];
@@ -35,13 +36,12 @@ export const offsetForgotten: Check = ({ values, found }) => {
   const now = values['probes.airOffset'];
   if (!isQuantity(before) || Math.abs(baseValue(before)) < 0.05) return [];
   if (isQuantity(now) && Math.abs(baseValue(now)) > 1e-9) return [];
-  const unit = before.unit === 'deltaF' ? 'degF' : 'degC';
   return [
     {
       code: 'offsetForgotten',
       severity: 'note',
       settings: ['probes.airOffset'],
-      message: `The old control corrected its air probe by ${printFor(quantity(baseValue(before), 'K'), unit)}; the new one begins at 0. Compare its display with a thermometer before you leave: another probe needs another offset.`,
+      message: sentence`The old control corrected its air probe by ${before}; the new one begins at 0. Compare its display with a thermometer before you leave: another probe needs another offset.`,
       numbers: { before: baseValue(before) },
     },
   ];

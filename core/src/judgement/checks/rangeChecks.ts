@@ -1,10 +1,14 @@
+import { sentence } from '../../foundation/sentences/index.ts';
 import {
   baseValue,
   dimensionOf,
   fits,
   isQuantity,
-  printFor,
-  printQuantity,
+  quantity,
+  shownUnit,
+  valueIn,
+  type Quantity,
+  type TemperatureUnit,
 } from '../../foundation/quantities/index.ts';
 import {
   findSetting,
@@ -95,13 +99,18 @@ export const outsideSoundRange: Check = ({ values, unit }) => {
         code: 'outsideSoundRange',
         severity: 'note',
         settings: [id],
-        message:
-          `${setting.label} ${printQuantity(value)}: usual here is ${printFor(range.min, shown)} to ${printFor(range.max, shown)}. ${effect ?? ''}`.trim(),
+        message: sentence`${setting.label} ${value}: usual here is ${tenths(range.min, shown)} to ${tenths(range.max, shown)}.${effect ? sentence` ${effect}` : ''}`,
         numbers: { value: at, min: low, max: high },
       },
     ];
   });
 };
+
+/** An end of a range in the degrees that are read, in tenths. */
+function tenths(q: Quantity, display: TemperatureUnit): Quantity {
+  const unit = shownUnit(q.unit, display);
+  return unit === q.unit ? q : quantity(Math.round(valueIn(q, unit) * 10) / 10, unit);
+}
 
 /** A directly switched compressor without a rest. */
 export const noRest: Check = ({ values, unit }) => {

@@ -1,8 +1,9 @@
+import { joinSentences, sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import {
   ceilTo,
   isQuantity,
-  printQuantity,
   quantity,
+  type Quantity,
   difference,
   differenceIn,
 } from '../../foundation/quantities/index.ts';
@@ -22,7 +23,7 @@ import type { Finding } from './finding.ts';
 /** Values that take a finding away, ready to be set with one press. */
 export interface Remedy {
   readonly values: SettingValues;
-  readonly words: string;
+  readonly words: Sentence;
 }
 
 /**
@@ -46,14 +47,17 @@ export function remedyFor(
 }
 
 /** “Drain time 5 min, Interval 6 h” */
-export function remedyWords(change: SettingValues): string {
-  return (Object.keys(change) as SettingId[])
-    .map((id) => `${settingOf(id).label} ${valueWords(id, change[id]!)}`)
-    .join(', ');
+export function remedyWords(change: SettingValues): Sentence {
+  return joinSentences(
+    (Object.keys(change) as SettingId[]).map(
+      (id) => sentence`${settingOf(id).label} ${valueWords(id, change[id]!)}`,
+    ),
+    ', ',
+  );
 }
 
-function valueWords(id: SettingId, value: SettingValue): string {
-  if (isQuantity(value)) return printQuantity(value);
+function valueWords(id: SettingId, value: SettingValue): Quantity | string {
+  if (isQuantity(value)) return value;
   if (typeof value === 'boolean') return value ? 'on' : 'off';
   return settingOf(id).choiceLabels?.[String(value)] ?? String(value);
 }

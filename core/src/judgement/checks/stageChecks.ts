@@ -1,5 +1,6 @@
 import { EPSILON } from '../../foundation/limits/index.ts';
-import { baseValue, isQuantity, printFor } from '../../foundation/quantities/index.ts';
+import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
+import { sentence } from '../../foundation/sentences/index.ts';
 import type { SettingValue, SettingValues } from '../../foundation/settings/index.ts';
 import {
   celsiusOf,
@@ -27,7 +28,7 @@ export const stagesFight: Check = ({ values }) => {
       settings: ['stage2.setpoint', 'stage2.offset', 'stage2.differential', 'regulation.setpoint'].filter(
         (id) => id in values,
       ),
-      message: `One stage heats up to ${printFor(written(heatsTo, first.unit), first.unit)} while the other cools down to ${printFor(written(coolsTo, first.unit), first.unit)}: between them both run against each other. Part them by a dead band.`,
+      message: sentence`One stage heats up to ${written(heatsTo, first.unit)} while the other cools down to ${written(coolsTo, first.unit)}: between them both run against each other. Part them by a dead band.`,
       numbers: { heatsTo, coolsTo },
     },
   ];

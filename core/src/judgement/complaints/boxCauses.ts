@@ -1,3 +1,4 @@
+import { sentence } from '../../foundation/sentences/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { baseValue, isQuantity, quantity } from '../../foundation/quantities/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
@@ -77,7 +78,7 @@ export const boxCauses: readonly Cause[] = [
     name: 'The air probe reads too cold',
     share: 7,
     decision: 'repair',
-    does: 'Calibrate it against ice; over 3 K off exchange it.',
+    does: sentence`Calibrate it against ice; over ${quantity(3, 'K')} off exchange it.`,
     spoil: () => ({ faults: allDay('airProbeDrift', -3) }),
     checks: { icePoint: 0.95 },
     logged: ['bandShifted'],
@@ -87,7 +88,7 @@ export const boxCauses: readonly Cause[] = [
     name: 'The air probe reads too warm',
     share: 4,
     decision: 'repair',
-    does: 'Calibrate it against ice; over 3 K off exchange it.',
+    does: sentence`Calibrate it against ice; over ${quantity(3, 'K')} off exchange it.`,
     spoil: () => ({ faults: allDay('airProbeDrift', 3) }),
     checks: { icePoint: 0.95 },
     logged: ['bandShifted'],

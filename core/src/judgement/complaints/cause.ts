@@ -1,3 +1,4 @@
+import type { Sentence } from '../../foundation/sentences/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { Fault } from '../../machines/simulation/index.ts';
@@ -30,7 +31,7 @@ export interface Cause {
   /** Of a hundred complaints about so many. */
   readonly share: number;
   readonly decision: Decision;
-  readonly does: string;
+  readonly does: Sentence;
   readonly fits?: (unit: UnitDescription) => boolean;
   readonly spoil?: (values: SettingValues, unit: UnitDescription) => Spoiled | null;
   /** Signs that no simulation tells, with the odds that this cause shows them. */

@@ -1,3 +1,6 @@
+import { quantity } from '../../foundation/quantities/index.ts';
+import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
+
 /** Something to look at or measure that parts causes from each other. */
 export const checkIds = [
   'icePoint',
@@ -36,7 +39,7 @@ export type CheckId = (typeof checkIds)[number];
 
 /** A check as a question whose answer is yes or no, how long it takes, and how it is done. */
 export interface CheckWords {
-  readonly question: string;
+  readonly question: Sentence;
   readonly how: string;
   readonly minutes: number;
   readonly caution?: string;
@@ -45,7 +48,7 @@ export interface CheckWords {
 /** Checks, shortest way first to do each. */
 export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
   icePoint: {
-    question: 'Does the probe read wrong in ice water, by more than 1 K?',
+    question: sentence`Does the probe read wrong in ice water, by more than ${quantity(1, 'K')}?`,
     how: 'Ice and water stirred, probe and reference side by side, three minutes.',
     minutes: 10,
   },
@@ -110,7 +113,7 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     minutes: 3,
   },
   alarmSettings: {
-    question: 'Does the alarm limit lie within 2 K of cut-in, or its delay below a defrost with recovery?',
+    question: sentence`Does the alarm limit lie within ${quantity(2, 'K')} of cut-in, or its delay below a defrost with recovery?`,
     how: 'Read the alarm values; compare with cut-in and with a log.',
     minutes: 3,
   },
@@ -131,7 +134,7 @@ export const checkWords: Readonly<Record<CheckId, CheckWords>> = {
     minutes: 3,
   },
   liquidAgainstDisplay: {
-    question: 'Does the display read more than 3 K away from a probe of yours on the same pipe?',
+    question: sentence`Does the display read more than ${quantity(3, 'K')} away from a probe of yours on the same pipe?`,
     how: 'Strap the reference beside it, insulate both, three minutes.',
     minutes: 8,
   },

@@ -1,3 +1,4 @@
+import { inWords } from '../../foundation/sentences/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { plan } from '../plan/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
@@ -93,7 +94,7 @@ describe('ranking', () => {
 
   test('every check has words and parts something; every cause names a check', () => {
     for (const id of checkIds) {
-      expect(checkWords[id].question).toMatch(/\?$/);
+      expect(inWords(checkWords[id].question)).toMatch(/\?$/);
       expect([id, allCauses.some((cause) => (cause.checks[id] ?? 0) > 0.8)]).toEqual([id, true]);
     }
     // What is only set so is left when every check says no.

@@ -1,3 +1,5 @@
+import { quantity } from '../../foundation/quantities/index.ts';
+import { sentence } from '../../foundation/sentences/index.ts';
 import type { CondenserRun } from '../../machines/condenser/index.ts';
 import type { Cause } from './cause.ts';
 
@@ -80,7 +82,7 @@ export const fanCauses: readonly FanCause[] = [
     name: 'Liquid probe reads too warm',
     share: 5,
     decision: 'repair',
-    does: 'Shade and insulate it; over 3 K off against ice exchange it.',
+    does: sentence`Shade and insulate it; over ${quantity(3, 'K')} off against ice exchange it.`,
     spoilRun: (run) => ({ ...run, probeDrift: SUNNY_K }),
     checks: { liquidAgainstDisplay: 0.95, liquidProbe: 0.3 },
     logged: [],

@@ -1,4 +1,5 @@
-import { ceilTo, floorTo, printQuantity, quantity } from '../../foundation/quantities/index.ts';
+import { sentence } from '../../foundation/sentences/index.ts';
+import { ceilTo, floorTo, quantity } from '../../foundation/quantities/index.ts';
 import { describeSide } from '../../foundation/unit/index.ts';
 import { bandFor } from './band.ts';
 import { differenceOf, minutes, type Draft, type PlanBasis } from './planned.ts';
@@ -30,13 +31,13 @@ export function planAlarms(basis: PlanBasis): readonly Draft[] {
     {
       setting: relative ? 'alarms.highOffset' : 'alarms.highTemperature',
       value: relative ? above : high,
-      reason: `${printQuantity(headroom)} above ${basis.heated ? 'cut-out' : 'cut-in'} ${printQuantity(top)}; ${widthNote}.`,
+      reason: sentence`${headroom} above ${basis.heated ? 'cut-out' : 'cut-in'} ${top}; ${widthNote}.`,
       school: 'alarmWidth',
     },
     {
       setting: relative ? 'alarms.lowOffset' : 'alarms.lowTemperature',
       value: relative ? quantity(band.setpoint.value - low.value, band.differential.unit) : low,
-      reason: `${printQuantity(footroom)} below ${basis.heated ? 'cut-in' : 'cut-out'} ${printQuantity(bottom)}; ${widthNote}.`,
+      reason: sentence`${footroom} below ${basis.heated ? 'cut-in' : 'cut-out'} ${bottom}; ${widthNote}.`,
       school: 'alarmWidth',
     },
     {

@@ -1,7 +1,7 @@
+import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import {
   ceilTo,
   floorTo,
-  printQuantity,
   quantity,
   roundTo,
   valueIn,
@@ -101,8 +101,8 @@ function widthFor(basis: PlanBasis): Quantity {
 export function planBand(basis: PlanBasis): readonly Draft[] {
   const band = bandFor(basis);
   const limit = basis.heated ? basis.goods.min : basis.goods.max;
-  const limitText = limit
-    ? `${basis.goods.name.toLowerCase()} may stand at ${printQuantity(limit.value)} (${limit.source})`
+  const limitText: Sentence = limit
+    ? sentence`${basis.goods.name.toLowerCase()} may stand at ${limit.value} (${limit.source})`
     : 'common practice';
   const door = basis.unit.doorUse ?? 'normal';
   const narrow = basis.side('userRange') === 'narrow';
@@ -118,12 +118,12 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'regulation.setpoint',
       value: band.setpoint,
-      reason: `Cut-in at ${printQuantity(band.cutIn)} keeps the air under the limit with the door used ${door === 'normal' ? 'normally' : door}: ${limitText}. Cut-out lies ${printQuantity(band.differential)} below it.`,
+      reason: sentence`Cut-in at ${band.cutIn} keeps the air under the limit with the door used ${door === 'normal' ? 'normally' : door}: ${limitText}. Cut-out lies ${band.differential} below it.`,
     },
     {
       setting: 'regulation.differential',
       value: band.differential,
-      reason: `Runs from ${printQuantity(band.cutIn)} down to ${printQuantity(band.setpoint)}; ${describeSide('differential', basis.side('differential'))}.`,
+      reason: sentence`Runs from ${band.cutIn} down to ${band.setpoint}; ${describeSide('differential', basis.side('differential'))}.`,
       school: 'differential',
     },
     {
@@ -135,7 +135,7 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'regulation.setpointMin',
       value: quantity(lowest, band.setpoint.unit),
-      reason: `The user may go ${printQuantity(quantity(band.setpoint.value - lowest, down.unit))} colder; ${describeSide('userRange', basis.side('userRange'))}.`,
+      reason: sentence`The user may go ${quantity(band.setpoint.value - lowest, down.unit)} colder; ${describeSide('userRange', basis.side('userRange'))}.`,
       school: 'userRange',
     },
     {
@@ -143,26 +143,26 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
       value: quantity(band.setpoint.value + up.value, band.setpoint.unit),
       reason: narrow
         ? `Not warmer than the set point: cut-in would pass the limit of the product.`
-        : `The user may go ${printQuantity(up)} warmer; cut-in may then pass the limit of the product.`,
+        : sentence`The user may go ${up} warmer; cut-in may then pass the limit of the product.`,
       school: 'userRange',
     },
   ];
 }
 
 /** The same for what keeps warm: everything mirrored. */
-function heatedDrafts(basis: PlanBasis, band: Band, limitText: string): readonly Draft[] {
+function heatedDrafts(basis: PlanBasis, band: Band, limitText: Sentence): readonly Draft[] {
   const up = differenceOf(basis, 10, 5);
   return [
     { setting: 'regulation.action', value: 'heat', reason: 'The first stage heats: this unit keeps warm.' },
     {
       setting: 'regulation.setpoint',
       value: band.setpoint,
-      reason: `Heating begins at ${printQuantity(band.cutIn)}, above the least the product may have: ${limitText}. It ends ${printQuantity(band.differential)} higher.`,
+      reason: sentence`Heating begins at ${band.cutIn}, above the least the product may have: ${limitText}. It ends ${band.differential} higher.`,
     },
     {
       setting: 'regulation.differential',
       value: band.differential,
-      reason: `Heats from ${printQuantity(band.cutIn)} up to ${printQuantity(band.setpoint)}; ${describeSide('differential', basis.side('differential'))}.`,
+      reason: sentence`Heats from ${band.cutIn} up to ${band.setpoint}; ${describeSide('differential', basis.side('differential'))}.`,
       school: 'differential',
     },
     {
@@ -180,7 +180,7 @@ function heatedDrafts(basis: PlanBasis, band: Band, limitText: string): readonly
     {
       setting: 'regulation.setpointMax',
       value: quantity(band.setpoint.value + up.value, band.setpoint.unit),
-      reason: `The user may go ${printQuantity(up)} warmer.`,
+      reason: sentence`The user may go ${up} warmer.`,
       school: 'userRange',
     },
   ];

@@ -1,12 +1,6 @@
+import { sentence } from '../../foundation/sentences/index.ts';
 import { lowestCondensing } from '../../foundation/refrigerants/index.ts';
-import {
-  ceilTo,
-  printFor,
-  printQuantity,
-  quantity,
-  valueIn,
-  type Quantity,
-} from '../../foundation/quantities/index.ts';
+import { ceilTo, quantity, valueIn, type Quantity } from '../../foundation/quantities/index.ts';
 import { settingOf } from '../../foundation/settings/index.ts';
 import { describeSide } from '../../foundation/unit/index.ts';
 import { differenceOf, temperatureAt, type Draft, type PlanBasis } from './planned.ts';
@@ -22,9 +16,7 @@ const seconds = (value: number): Quantity => quantity(value, 's');
 export function planCondenser(basis: PlanBasis): readonly Draft[] {
   const { unit } = basis;
   const degrees = basis.fahrenheit ? 'degF' : 'degC';
-  const lowest = lowestCondensing(unit.refrigerant ?? '', EVAPORATING, (c) =>
-    printFor(quantity(Math.round(c), 'degC'), degrees),
-  );
+  const lowest = lowestCondensing(unit.refrigerant ?? '', EVAPORATING);
   const floor = quantity(ceilTo(valueIn(quantity(lowest.celsius + MARGIN_K, 'degC'), degrees), 1), degrees);
   const usual = temperatureAt(basis, 88, 31);
   const setpoint = usual.value >= floor.value ? usual : floor;
@@ -36,12 +28,12 @@ export function planCondenser(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'condenser.setpoint',
       value: setpoint,
-      reason: `High enough for the valve, low enough for the compressor. ${lowest.why}`,
+      reason: sentence`High enough for the valve, low enough for the compressor. ${lowest.why}`,
     },
     {
       setting: 'condenser.setpointMin',
       value: floor,
-      reason: `${printQuantity(differenceOf(basis, 5, MARGIN_K))} above what the valve needs: fans overshoot on the way down.`,
+      reason: sentence`${differenceOf(basis, 5, MARGIN_K)} above what the valve needs: fans overshoot on the way down.`,
     },
     {
       setting: 'condenser.setpointMax',

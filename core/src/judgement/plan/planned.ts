@@ -1,4 +1,5 @@
 import type { Quantity } from '../../foundation/quantities/index.ts';
+import type { Sentence } from '../../foundation/sentences/index.ts';
 import type { Application, SettingId, SettingValue, SoundRange } from '../../foundation/settings/index.ts';
 import type { Goods } from '../../foundation/unit/index.ts';
 import type { SchoolId } from '../../foundation/unit/index.ts';
@@ -8,7 +9,7 @@ import type { UnitDescription } from '../../foundation/unit/index.ts';
 export interface PlannedValue {
   readonly setting: SettingId;
   readonly value: SettingValue;
-  readonly reason: string;
+  readonly reason: Sentence;
   readonly school: { readonly id: SchoolId; readonly side: string } | null;
   readonly range: SoundRange | null;
 }
@@ -30,7 +31,7 @@ export interface PlanBasis {
 export interface Draft {
   readonly setting: SettingId;
   readonly value: SettingValue;
-  readonly reason: string;
+  readonly reason: Sentence;
   readonly school?: SchoolId;
 }
 

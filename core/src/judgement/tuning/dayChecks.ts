@@ -6,7 +6,8 @@ import {
 } from '../../foundation/limits/index.ts';
 import type { Finding } from '../checks/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import { quantity } from '../../foundation/quantities/index.ts';
+import { sentence } from '../../foundation/sentences/index.ts';
+import { quantity, type Quantity } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import { type Simulated } from '../../machines/simulation/index.ts';
 import { both, clearingChanges, limitMoved, longer, moved } from './changes.ts';
@@ -18,8 +19,8 @@ export interface Seen {
   readonly day: Simulated;
   readonly band: { readonly cutIn: number; readonly cutOut: number };
   readonly limits: { readonly min: number | null; readonly max: number | null };
-  readonly show: (celsius: number) => string;
-  readonly showDifference: (kelvins: number) => string;
+  readonly show: (celsius: number) => Quantity;
+  readonly showDifference: (kelvins: number) => Quantity;
 }
 
 /** One question to a simulated day, and the changes to be tried against it, mildest first. */
@@ -50,7 +51,7 @@ export const dayChecks: readonly DayCheck[] = [
         : {
             severity: 'error',
             settings: ['regulation.setpoint', 'regulation.differential'],
-            message: `On a day as described the product reaches ${show(day.figures.product.max)}, its limit is ${show(limits.max)}.`,
+            message: sentence`On a day as described the product reaches ${show(day.figures.product.max)}, its limit is ${show(limits.max)}.`,
             numbers: { reached: day.figures.product.max, limit: limits.max },
           },
     changes: (v) => [
@@ -126,7 +127,7 @@ export const dayChecks: readonly DayCheck[] = [
         : {
             severity: 'warning',
             settings: ['compressor.minOffTime', 'regulation.differential'],
-            message: `Held ${minutes(held)} a day by the minimum off time: cooling begins at ${show(f.cutIn!)}, ${showDifference(over)} past cut-in. The differential is too narrow for so long an off time.`,
+            message: sentence`Held ${minutes(held)} a day by the minimum off time: cooling begins at ${show(f.cutIn!)}, ${showDifference(over)} past cut-in. The differential is too narrow for so long an off time.`,
             numbers: { over, held },
           };
     },

@@ -1,10 +1,10 @@
+import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
+import { written } from '../../foundation/regulation/index.ts';
 import { ICE_NOTICED_KG, MAX_STARTS_PER_HOUR, PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { bandOf, controlConfig } from '../../machines/box/index.ts';
 import {
-  printFor,
   printNumber,
-  quantity,
   type TemperatureUnit,
   difference,
   differenceIn,
@@ -26,7 +26,7 @@ export interface Judged {
   readonly score: number;
   /** What is paid for the score, drawn against it. */
   readonly price: number;
-  readonly against: readonly string[];
+  readonly against: readonly Sentence[];
 }
 
 /** How a variant is run and shown. */
@@ -55,14 +55,14 @@ function scenarioOf(values: SettingValues, { unit }: GoalContext, hours: number,
 }
 
 /** What no goal may cost: the goods. */
-function goodsSay(f: Figures, { storage }: Scenario, display: TemperatureUnit): readonly string[] {
-  const show = (celsius: number) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display);
+function goodsSay(f: Figures, { storage }: Scenario, display: TemperatureUnit): readonly Sentence[] {
+  const show = (celsius: number) => written(celsius, display);
   return [
     ...(storage.max !== null && f.product.max > storage.max + PRODUCT_TOLERANCE_K
-      ? [`product reaches ${show(f.product.max)}, limit ${show(storage.max)}`]
+      ? [sentence`product reaches ${show(f.product.max)}, limit ${show(storage.max)}`]
       : []),
     ...(storage.min !== null && f.product.min < storage.min - PRODUCT_TOLERANCE_K
-      ? [`product falls to ${show(f.product.min)}, limit ${show(storage.min)}`]
+      ? [sentence`product falls to ${show(f.product.min)}, limit ${show(storage.min)}`]
       : []),
   ];
 }
@@ -187,13 +187,11 @@ function cutInSays(
   values: SettingValues,
   { storage }: Scenario,
   display: TemperatureUnit,
-): readonly string[] {
+): readonly Sentence[] {
   const config = controlConfig(values);
   if (typeof config === 'string' || storage.max === null || config.stage.heat) return [];
   const { cutIn } = bandOf(config.stage, config.setpoint);
   return cutIn > storage.max + 1e-6
-    ? [
-        `cut-in at ${printFor(quantity(Math.round(cutIn * 10) / 10, 'degC'), display)}, above the limit of the product`,
-      ]
+    ? [sentence`cut-in at ${written(cutIn, display)}, above the limit of the product`]
     : [];
 }

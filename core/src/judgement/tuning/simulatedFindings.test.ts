@@ -1,3 +1,4 @@
+import { inWords } from '../../foundation/sentences/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { plan, valuesOf } from '../plan/index.ts';
 import {
@@ -62,7 +63,7 @@ describe('a mistake that only a run can tell is found, and its remedy takes it a
     const { unit, values, found } = findings(application, change);
     const finding = found.find((f) => f.code === code);
     expect(found.map((f) => f.code)).toContain(code);
-    expect(finding!.message).toMatch(/\d/);
+    expect(inWords(finding!.message)).toMatch(/\d/);
     expect(finding!.remedy).not.toBeNull();
     const after = simulatedFindings(unit, { ...values, ...finding!.remedy!.values });
     expect(typeof after === 'string' ? after : after.map((f) => f.code)).not.toContain(code);

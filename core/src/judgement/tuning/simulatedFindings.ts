@@ -1,7 +1,8 @@
 import { check, remedyWords, type Finding, type Remedy } from '../checks/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { bandOf, controlConfig } from '../../machines/box/index.ts';
-import { isQuantity, printFor, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
+import { isQuantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
+import { written, writtenDifference } from '../../foundation/regulation/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 import { simulate } from '../../machines/simulation/index.ts';
 import { dayChecks, type DayCheck, type Seen } from './dayChecks.ts';
@@ -47,8 +48,8 @@ function look(unit: UnitDescription, values: SettingValues, display: Temperature
     day: simulate(day, { stride: STRIDE })!,
     band: bandOf(config.stage, config.setpoint),
     limits: day.storage,
-    show: (celsius) => printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display),
-    showDifference: (kelvins) => printFor(quantity(Math.round(kelvins * 10) / 10, 'K'), display),
+    show: (celsius) => written(celsius, display),
+    showDifference: (kelvins) => writtenDifference(kelvins, display),
   };
 }
 

@@ -1,3 +1,4 @@
+import { inWords, joinSentences, sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import { check, remedyWords } from '../checks/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { printNumber, type TemperatureUnit } from '../../foundation/quantities/index.ts';
@@ -27,7 +28,7 @@ export interface Tuned {
   readonly rows: readonly TuningRow[];
   readonly advised: TuningRow;
   readonly sound: boolean;
-  readonly reason: string;
+  readonly reason: Sentence;
 }
 
 /** Screening goes at this stride; the advised variant is run once more at 1 s. */
@@ -82,10 +83,15 @@ export function tryVariant(task: TuningTask, index: number, stride = SCREEN): Tu
 }
 
 /** What no variant may bring: an error of the checks that was not there before. */
-function newErrors({ unit, values: before }: TuningTask, values: SettingValues): readonly string[] {
+function newErrors(
+  { unit, values: before, display }: TuningTask,
+  values: SettingValues,
+): readonly Sentence[] {
   const errors = (set: SettingValues) => check(set, unit).filter((f) => f.severity === 'error');
   const known = new Set(errors(before).map((f) => f.code));
-  return errors(values).flatMap((f) => (known.has(f.code) ? [] : [f.message.replace(/\.$/, '')]));
+  return errors(values).flatMap((f) =>
+    known.has(f.code) ? [] : [inWords(f.message, display).replace(/\.$/, '')],
+  );
 }
 
 /**
@@ -108,22 +114,22 @@ export function advise(task: TuningTask, rows: readonly TuningRow[]): Tuned {
     rows,
     advised: least,
     sound: false,
-    reason: `None of ${rows.length} variants is sound; this one has least against it: ${least.against.join('; ')}.`,
+    reason: sentence`None of ${rows.length} variants is sound; this one has least against it: ${joinSentences(least.against, '; ')}.`,
   };
 }
 
-function reasonFor(task: TuningTask, rows: readonly TuningRow[], best: TuningRow): string {
+function reasonFor(task: TuningTask, rows: readonly TuningRow[], best: TuningRow): Sentence {
   const goal = goals[task.goal];
   const label = goal.score({ unit: task.unit, display: task.display, stride: 1 });
   const number = (score: number) => printNumber(score, score < 10 ? 2 : score < 100 ? 1 : 0);
   const sound = rows.filter((row) => row.against.length === 0).length;
   const present = rows.find((row) => row.present);
-  const before =
+  const before: Sentence =
     !present || best.present
       ? ''
       : present.against.length > 0
-        ? `; in the unit: ${present.against.join('; ')}`
+        ? sentence`; in the unit: ${joinSentences(present.against, '; ')}`
         : `; in the unit: ${number(present.score)}`;
   const words = best.present ? 'What is set is already best' : remedyWords(best.change);
-  return `${words}: ${number(best.score)} ${label}, the least of the ${sound} of ${rows.length} variants with nothing against them${before}.`;
+  return sentence`${words}: ${number(best.score)} ${label}, the least of the ${sound} of ${rows.length} variants with nothing against them${before}.`;
 }

@@ -1,3 +1,4 @@
+import { inWords } from '../../foundation/sentences/index.ts';
 import type {
   AlarmCode,
   CodeValue,
@@ -272,7 +273,9 @@ function watchList(input: SheetInput): readonly string[] {
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '');
-  const findings = input.program.findings.filter((f) => f.severity !== 'note').map((f) => f.message);
+  const findings = input.program.findings
+    .filter((f) => f.severity !== 'note')
+    .map((f) => inWords(f.message, input.reader ?? input.program.display?.unit));
   const differing = input.program.rows
     .filter((row) => row.state === 'showsElse' && !isSecret(row))
     .map(

@@ -1,3 +1,4 @@
+import { inWords } from '../../foundation/sentences/index.ts';
 import type { TableName } from '@brine/contract/routes';
 import type { Program, Proving } from '../job/index.ts';
 import type { JobWiring } from '../job/index.ts';
@@ -41,7 +42,7 @@ function settings({ rows, display }: Program): Table {
         row.state === 'showsElse' ? (row.shown ?? '') : printShown(row.parameter, row.value, shown),
         row.found === null ? '' : printShown(row.parameter, row.found, shown),
         row.state,
-        row.reason ?? '',
+        inWords(row.reason ?? '', shown.unit),
       ]),
   };
 }

@@ -1,3 +1,4 @@
+import { inWords, joinSentences, type Sentence } from '../../foundation/sentences/index.ts';
 import { check, type Finding } from '../../judgement/checks/index.ts';
 import { plan, type PlannedValue } from '../../judgement/plan/index.ts';
 import type { Sides, UnitDescription } from '../../foundation/unit/index.ts';
@@ -46,7 +47,7 @@ export interface ProgramRow {
   readonly value: CodeValue;
   readonly status: Exclude<RowStatus, 'fixed'>;
   readonly note: string;
-  readonly reason: string | null;
+  readonly reason: Sentence | null;
   /** The old control's meaning in this code, where it had one. */
   readonly found: CodeValue | null;
   readonly differs: boolean;
@@ -230,13 +231,15 @@ function chosenValues(state: JobState, unit: UnitDescription | null): readonly C
   return [...planned, ...extra];
 }
 
-function reasonFor(settings: readonly SettingId[], chosen: readonly ChosenValue[]): string | null {
+function reasonFor(settings: readonly SettingId[], chosen: readonly ChosenValue[]): Sentence | null {
   const mine = chosen.filter((c) => settings.includes(c.setting));
   if (mine.length === 0) return null;
-  return mine
-    .map((c) =>
-      c.changed ? (c.why ?? `${settingOf(c.setting).label} was changed by hand.`) : c.advice!.reason,
-    )
-    .filter((text, i, list) => list.indexOf(text) === i)
-    .join(' ');
+  const reasons = mine.map((c) =>
+    c.changed ? (c.why ?? `${settingOf(c.setting).label} was changed by hand.`) : c.advice!.reason,
+  );
+  const words = reasons.map((reason) => inWords(reason));
+  return joinSentences(
+    reasons.filter((_, i) => words.indexOf(words[i]!) === i),
+    ' ',
+  );
 }

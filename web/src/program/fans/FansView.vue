@@ -43,7 +43,7 @@ const asked: readonly FactId[] = [
 const celsius = (c: number) => shownCelsius(c, display.unit);
 const kelvin = (k: number) => shownKelvin(k, display.unit);
 const lowest = computed(() =>
-  lowestCondensing(condenser.refrigerant.value, facts.value.condenserEvaporating, celsius),
+  lowestCondensing(condenser.refrigerant.value, facts.value.condenserEvaporating),
 );
 const fluid = computed(() => fluidNamed(condenser.refrigerant.value) ?? null);
 /** Saturation beside a temperature, where the refrigerant has a checked equation. */
@@ -221,7 +221,9 @@ const marks = computed(() => {
           </tr>
         </tbody>
       </table>
-      <p class="max-w-3xl text-[14.5px]">{{ lowest.why }} A day here is an estimate on a lumped condenser.</p>
+      <p class="max-w-3xl text-[14.5px]">
+        {{ display.words(lowest.why) }} A day here is an estimate on a lumped condenser.
+      </p>
       <div class="flex flex-wrap items-center gap-3">
         <AppButton data-test="try-loops" :disabled="share !== null" @click="condenser.tryLoops"
           >Try bands{{ integral ? ' and integral times' : '' }}</AppButton

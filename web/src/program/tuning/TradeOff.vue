@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3';
 import { computed, onMounted, onScopeDispose, ref } from 'vue';
+import { joinSentences } from '@brine/core/foundation/sentences';
 import { remedyWords } from '@brine/core/judgement/checks';
+import { useDisplay } from '../../shared/display/displayStore.ts';
 import type { TuningRow } from '@brine/core/judgement/tuning';
 
 /** Every variant by what it gains and what it costs: sound ones filled, the others hollow, the advised one and what is set named. */
+const display = useDisplay();
 const props = defineProps<{
   rows: readonly TuningRow[];
   advised: TuningRow | null;
@@ -39,7 +42,7 @@ const scale = (of: (row: TuningRow) => number, range: [number, number]) => {
 const x = computed(() => scale((row) => row.score, [LEFT, width.value - RIGHT]));
 const y = computed(() => scale((row) => row.price, [TOP + HEIGHT, TOP]));
 const words = (row: TuningRow) =>
-  `${row.present ? 'In the unit' : remedyWords(row.change)}: ${row.score.toPrecision(3)} ${props.scoreLabel}, ${row.price.toPrecision(3)} ${props.priceLabel}; ${row.against.length === 0 ? 'nothing against it' : row.against.join('; ')}`;
+  `${row.present ? 'In the unit' : display.words(remedyWords(row.change))}: ${row.score.toPrecision(3)} ${props.scoreLabel}, ${row.price.toPrecision(3)} ${props.priceLabel}; ${row.against.length === 0 ? 'nothing against it' : display.words(joinSentences(row.against, '; '))}`;
 const present = computed(() => drawn.value.find((row) => row.present) ?? null);
 /** Names beside a mark, on the side where there is room. */
 const names = computed(() =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { joinSentences } from '@brine/core/foundation/sentences';
 import { remedyWords } from '@brine/core/judgement/checks';
 import type { UnitDescription } from '@brine/core/foundation/unit';
 import { printNumber, printQuantity } from '@brine/core/foundation/quantities';
@@ -54,7 +55,7 @@ function toggle(id: SettingId) {
 }
 function take() {
   const tuned = tuning.tuned.value;
-  if (tuned) emit('take', tuned.advised.change, `Tuned: ${tuned.reason}`);
+  if (tuned) emit('take', tuned.advised.change, `Tuned: ${display.words(tuned.reason)}`);
 }
 </script>
 
@@ -123,7 +124,7 @@ function take() {
     >
       <p>
         <strong class="font-semibold">{{ tuning.tuned.value.sound ? '✓ Advised: ' : '! ' }}</strong>{{
-          tuning.tuned.value.reason
+          display.words(tuning.tuned.value.reason)
         }}
       </p>
       <AppButton
@@ -132,7 +133,7 @@ function take() {
         kind="primary"
         data-test="take"
         @click="take"
-        >Take it: {{ remedyWords(tuning.tuned.value.advised.change) }}</AppButton
+        >Take it: {{ display.words(remedyWords(tuning.tuned.value.advised.change)) }}</AppButton
       >
     </div>
     <table v-if="best.length > 0" class="table-plain max-w-3xl" data-test="best">
@@ -146,10 +147,10 @@ function take() {
       </thead>
       <tbody>
         <tr v-for="row in best" :key="row.index" class="[&>td]:!py-1.5">
-          <td>{{ row.present ? 'In the unit' : remedyWords(row.change) }}</td>
+          <td>{{ row.present ? 'In the unit' : display.words(remedyWords(row.change)) }}</td>
           <td class="text-right font-mono">{{ number(row.score) }}</td>
           <td class="text-right font-mono">{{ number(row.price) }}</td>
-          <td>{{ row.against.join('; ') || 'nothing' }}</td>
+          <td>{{ display.words(joinSentences(row.against, '; ')) || 'nothing' }}</td>
         </tr>
       </tbody>
     </table>

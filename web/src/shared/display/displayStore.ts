@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch, watchEffect } from 'vue';
 import { printFor, type Quantity, type TemperatureUnit } from '@brine/core/foundation/quantities';
-import { sentenceFor } from '@brine/core/foundation/sentences';
+import { inWords, type Sentence } from '@brine/core/foundation/sentences';
 import { printValue, settingOf, type SettingId, type SettingValue } from '@brine/core/foundation/settings';
 import { useSession } from '../session/sessionStore.ts';
 
@@ -34,10 +34,10 @@ export const useDisplay = defineStore('display', () => {
 
   const show = (q: Quantity) => printFor(q, unit.value);
   /** A sentence of the core with its temperatures as this reader reads them; what people typed stays as typed. */
-  const say = (text: string) => sentenceFor(text, unit.value);
+  const words = (sentence: Sentence) => inWords(sentence, unit.value);
   const showSetting = (id: SettingId, value: SettingValue) => printValue(settingOf(id), value, unit.value);
 
-  return { unit, symbol, otherSymbol, theme, switchUnit, switchTheme, show, say, showSetting };
+  return { unit, symbol, otherSymbol, theme, switchUnit, switchTheme, show, words, showSetting };
 });
 
 function read<Choice extends string>(key: string, choices: readonly Choice[]): Choice | null {

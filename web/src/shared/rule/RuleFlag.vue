@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import { parseNumber } from '@brine/core/foundation/quantities';
+import { useDisplay } from '../display/displayStore.ts';
 import type { RuleMark } from './ruleMarks.ts';
 
 const props = defineProps<{
@@ -17,6 +18,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ move: [shown: number, done: boolean]; cancel: [] }>();
 
+const display = useDisplay();
+const problem = computed(() => props.mark.problem && display.words(props.mark.problem));
 const typing = ref<string | null>(null);
 const input = useTemplateRef<HTMLInputElement>('input');
 const tones = {
@@ -102,11 +105,11 @@ function take() {
     :style="{ left: `${left}px`, top: `${top}px`, width: `${width}px` }"
     role="slider"
     :tabindex="editable ? 0 : -1"
-    :aria-label="mark.label + (mark.problem ? `. ${mark.problem}` : '')"
+    :aria-label="mark.label + (problem ? `. ${problem}` : '')"
     :aria-valuenow="Math.round(shown * 10) / 10"
     :aria-valuetext="text"
     :aria-disabled="!editable"
-    :title="mark.problem ?? mark.label"
+    :title="problem ?? mark.label"
     :data-mark="mark.id"
     @pointerdown="down"
     @pointermove="drag"

@@ -1,3 +1,4 @@
+import { inWords } from '@brine/core/foundation/sentences';
 import { describe, expect, test } from '@jest/globals';
 import { check } from '@brine/core/judgement/checks';
 import { quantity, valueIn } from '@brine/core/foundation/quantities';
@@ -51,7 +52,7 @@ describe('what stands on the rule', () => {
   test('what collides says so on its flag', () => {
     const values = { ...freezer, 'alarms.highOffset': quantity(3, 'deltaF') };
     const high = ruleMarks(values, check(values, null)).find((m) => m.id === 'high')!;
-    expect(high.problem).toContain('sounds in normal running');
+    expect(inWords(high.problem ?? '')).toContain('sounds in normal running');
     expect(ruleMarks(freezer, check(freezer, null)).every((m) => m.problem === null)).toBe(true);
   });
 

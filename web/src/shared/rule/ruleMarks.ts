@@ -1,3 +1,4 @@
+import type { Sentence } from '@brine/core/foundation/sentences';
 import { type Finding } from '@brine/core/judgement/checks';
 import { alarmLimits, celsiusOf, switchingBand } from '@brine/core/foundation/regulation';
 import { goodsOf, type UnitDescription } from '@brine/core/foundation/unit';
@@ -18,7 +19,7 @@ export interface RuleMark {
   readonly side: 'left' | 'right';
   readonly setting: SettingId;
   /** What collides, in a sentence; null where all is well. */
-  readonly problem: string | null;
+  readonly problem: Sentence | null;
   /** Settings that put this mark at a temperature. */
   move(celsius: number, unit: TemperatureUnit): SettingValues;
 }

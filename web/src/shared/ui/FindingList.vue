@@ -20,7 +20,7 @@ defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
       :key="finding.code + finding.settings.join()"
       :severity="finding.severity"
       :code="finding.code"
-      :message="display.say(finding.message)"
+      :message="display.words(finding.message)"
     >
       <AppButton
         v-if="editable && finding.remedy"
@@ -28,7 +28,7 @@ defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
         class="-ml-2 mt-1 text-left"
         data-test="remedy"
         @click="$emit('take', finding.remedy, finding)"
-        >Change: {{ display.say(finding.remedy.words) }}</AppButton
+        >Change: {{ display.words(finding.remedy.words) }}</AppButton
       >
     </FindingLine>
   </ul>

@@ -1,3 +1,5 @@
+import { quantity } from '../../quantities/index.ts';
+import { sentence } from '../../sentences/index.ts';
 import { group, range } from '../define.ts';
 
 /** What is regulated, and how wide. Ranges and effects are common practice; see docs/sources.md. */
@@ -19,8 +21,7 @@ export const regulation = group({
     kind: 'temperature',
     unit: 'degC',
     meaning: 'temperature regulated to',
-    tooLow:
-      'Near 33 °F the coil of a refrigerator freezes up; in a freezer the compressor runs longer than the product needs.',
+    tooLow: sentence`Near ${quantity(33, 'degF')} the coil of a refrigerator freezes up; in a freezer the compressor runs longer than the product needs.`,
     tooHigh: 'The product stands above its storage limit each time the box waits for cut-in.',
     related: [
       'regulation.differential',
