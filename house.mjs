@@ -29,10 +29,10 @@ export const coreRooms = {
   'foundation/limits': [],
   'foundation/probes': ['foundation/files', 'foundation/limits', 'foundation/quantities'],
   'foundation/quantities': [],
-  'foundation/refrigerants': ['foundation/limits'],
+  'foundation/refrigerants': ['foundation/limits', 'foundation/quantities', 'foundation/sentences'],
   'foundation/regulation': ['foundation/quantities', 'foundation/settings'],
   'foundation/sentences': ['foundation/quantities'],
-  'foundation/settings': ['foundation/files', 'foundation/quantities'],
+  'foundation/settings': ['foundation/files', 'foundation/quantities', 'foundation/sentences'],
   'foundation/statistics': [],
   'foundation/unit': ['foundation/files', 'foundation/quantities', 'foundation/settings'],
   'judgement/calibration': [
@@ -47,6 +47,7 @@ export const coreRooms = {
     'foundation/limits',
     'foundation/quantities',
     'foundation/regulation',
+    'foundation/sentences',
     'foundation/settings',
     'foundation/unit',
     'judgement/plan',
@@ -67,6 +68,7 @@ export const coreRooms = {
   'judgement/complaints': [
     'foundation/limits',
     'foundation/quantities',
+    'foundation/sentences',
     'foundation/settings',
     'foundation/unit',
     'judgement/condenserFans',
@@ -99,6 +101,7 @@ export const coreRooms = {
   'judgement/plan': [
     'foundation/quantities',
     'foundation/refrigerants',
+    'foundation/sentences',
     'foundation/settings',
     'foundation/unit',
   ],
@@ -124,6 +127,7 @@ export const coreRooms = {
     'foundation/limits',
     'foundation/quantities',
     'foundation/regulation',
+    'foundation/sentences',
     'foundation/settings',
     'foundation/unit',
     'judgement/checks',
@@ -181,6 +185,7 @@ export const coreRooms = {
   'record/handover': [
     'controllers/definitions',
     'foundation/quantities',
+    'foundation/sentences',
     'foundation/settings',
     'record/job',
     'wiring/circuit',
@@ -192,6 +197,7 @@ export const coreRooms = {
     'controllers/translate',
     'foundation/files',
     'foundation/quantities',
+    'foundation/sentences',
     'foundation/settings',
     'foundation/unit',
     'judgement/checks',
@@ -217,6 +223,7 @@ export const coreRooms = {
   ],
   'record/kinds': [
     'foundation/quantities',
+    'foundation/sentences',
     'foundation/settings',
     'judgement/complaints',
     'judgement/survey',

@@ -153,7 +153,7 @@ export type LiveWriting = ReturnType<typeof useWriting>;
 
 /** What a definition was written from, where it was written here. */
 export function writingOf(definition: ControllerDefinition): Writing | null {
-  return writtenHere(definition) ? { ...blank, ...(definition['writing'] as Partial<Writing>) } : null;
+  return writtenHere(definition) ? { ...blank, ...definition.writing } : null;
 }
 
 /** An id from a name: lower case, words joined by strokes. */

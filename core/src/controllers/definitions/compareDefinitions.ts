@@ -29,9 +29,7 @@ export function compareDefinitions(
     ...items('alarm', byKey(before.alarmCodes ?? [], 'code'), byKey(after.alarmCodes ?? [], 'code')),
     ...items('preset', byKey(before.presets ?? [], 'id'), byKey(after.presets ?? [], 'id')),
     ...fields('fixed', 'fixed', before.fixed ?? {}, after.fixed ?? {}),
-    ...(same(before['panel'], after['panel'])
-      ? []
-      : [change('panel', 'panel', '', before['panel'], after['panel'])]),
+    ...(same(before.panel, after.panel) ? [] : [change('panel', 'panel', '', before.panel, after.panel)]),
     ...fields('other', 'definition', rest(before), rest(after)),
   ];
 }

@@ -1,3 +1,4 @@
+import type { Panel } from './panelGrammar.ts';
 import type { SettingId, SettingValue } from '../../foundation/settings/index.ts';
 
 export const CONTROLLER_FORMAT = 'brine-dial/controller@1';
@@ -88,6 +89,8 @@ export interface Parameter {
   readonly note?: string;
   readonly leaveAlone?: string;
   readonly forbidden?: readonly (number | string)[];
+  /** What the value does where the unit of the display is switched: converted (as a rule), kept, or back to its default. */
+  readonly onUnitChange?: string;
 }
 
 export interface AlarmCode {
@@ -159,7 +162,16 @@ export interface ControllerDefinition {
     readonly values: Readonly<Record<string, number | string>>;
   }[];
   readonly alarmCodes?: readonly AlarmCode[];
-  readonly [unknown: string]: unknown;
+  /** Keys, switches and menus; absent where the booklet was not read for them. */
+  readonly panel?: Panel;
+  /** What values do where the unit of the display is switched, for every code that does not say so itself. */
+  readonly onUnitChange?: string;
+  /** True where any relay may be given any duty. */
+  readonly relayDutiesFree?: boolean;
+  /** The bus it may be read over, as written. */
+  readonly bus?: object;
+  /** What it was written down from in this application: the pasted text and what was told of it, kept for the next version. */
+  readonly writing?: { readonly text?: string };
 }
 
 /** A value as a controller's display shows it. */

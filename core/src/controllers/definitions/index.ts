@@ -36,19 +36,17 @@ export {
 } from './numberCode.ts';
 export {
   type Closing,
-  codesOf,
   type CodeStep,
   type EditRules,
   type EnterStep,
   type Gesture,
   isCodeStep,
   type LeaveRule,
-  mainMenuOf,
   type Menu,
   type MoveRules,
   type Panel,
   type PanelKey,
-  panelOf,
   type Press,
 } from './panelGrammar.ts';
+export { codesOf, mainMenuOf, panelOf } from './panelOf.ts';
 export { readSheet, type SheetRow } from './sheet.ts';

@@ -48,6 +48,6 @@ test('a display with words writes names: equal names in two folders are taken fo
     ...rest,
     parameters: named,
     panel: { display: { text: true } },
-  } as ControllerDefinition);
+  } as unknown as ControllerDefinition);
   expect([...found.keys()]).toEqual(['1.1', '2.1']);
 });

@@ -20,7 +20,7 @@ const drawnAlike: readonly (readonly [RegExp, string])[] = [
 
 /** Codes that may be taken for each other on a display of bars, in file order; each with all that look like it. Text displays write names. */
 export function looksLike(definition: ControllerDefinition): ReadonlyMap<string, readonly Parameter[]> {
-  const text = (definition['panel'] as { display?: { text?: boolean } } | undefined)?.display?.text === true;
+  const text = definition.panel?.display?.text === true;
   const groups = new Map<string, Parameter[]>();
   for (const parameter of definition.parameters) {
     const key = text ? parameter.name.toLowerCase() : skeleton(parameter.code);

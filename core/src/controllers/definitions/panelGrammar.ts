@@ -1,5 +1,3 @@
-import type { ControllerDefinition } from './definition.ts';
-
 /** Keys pressed together, one key, or whichever. */
 export type Press = string | readonly string[] | 'any';
 
@@ -109,25 +107,5 @@ export interface Panel {
   readonly deeds?: readonly Deed[];
 }
 
-/** The panel of a checked definition; null where the definition says nothing of it. */
-export function panelOf(definition: ControllerDefinition): Panel | null {
-  return (definition['panel'] as Panel | undefined) ?? null;
-}
-
 /** True for a step that asks for an access code. */
 export const isCodeStep = (step: EnterStep): step is CodeStep => 'code' in step;
-
-/** The codes a menu holds, in its order. */
-export function codesOf(definition: ControllerDefinition, menu: Menu): readonly string[] {
-  return menu.codes ?? definition.parameters.map((p) => p.code);
-}
-
-/** The menu in which a whole list is keyed: the one that holds most codes, the first of them. Null for a panel without menus. */
-export function mainMenuOf(definition: ControllerDefinition): Menu | null {
-  const menus = panelOf(definition)?.menus ?? [];
-  return menus.reduce<Menu | null>(
-    (best, menu) =>
-      best === null || codesOf(definition, menu).length > codesOf(definition, best).length ? menu : best,
-    null,
-  );
-}

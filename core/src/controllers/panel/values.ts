@@ -71,9 +71,7 @@ function converted(
 ): CodeValues {
   const [old, now] = [displayOf(definition, before), displayOf(definition, after)];
   if (old.unit === now.unit && old.decimal === now.decimal) return after;
-  const rule = String(
-    (switched as { onUnitChange?: unknown }).onUnitChange ?? definition['onUnitChange'] ?? 'converted',
-  );
+  const rule = switched.onUnitChange ?? definition.onUnitChange ?? 'converted';
   const next = new Map(after);
   for (const { code, encoding } of definition.parameters) {
     const value = after.get(code);

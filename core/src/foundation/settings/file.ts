@@ -7,7 +7,6 @@ export const SETTINGS_FORMAT = 'brine-dial/settings@1';
 export interface SettingsFile {
   readonly format: typeof SETTINGS_FORMAT;
   readonly values: SettingValues;
-  readonly [unknown: string]: unknown;
 }
 
 /** Wraps values for a file. */

@@ -61,7 +61,12 @@ export interface UnitDescription {
   readonly displayUnit?: 'celsius' | 'fahrenheit';
   readonly schools?: Sides;
   readonly companyDefaults?: Sides;
-  readonly [unknown: string]: unknown;
+  /** Consumers as written; the rooms that need them read them and say what does not fit. */
+  readonly loads?: unknown;
+  /** Types of probes that are already in the unit. */
+  readonly probeTypes?: readonly string[];
+  /** The control has to report over a bus. */
+  readonly bus?: boolean;
 }
 
 /** Reads a parsed `*.unit.json`: the first field that does not fit, in a sentence, or the description. */
@@ -78,6 +83,7 @@ export function readUnit(data: unknown): UnitDescription | FileProblem {
     listed('doorUse', unit['doorUse'], doorUses) ??
     listed('displayUnit', unit['displayUnit'], ['celsius', 'fahrenheit']) ??
     ambientProblem(unit['ambient']) ??
+    probeTypesProblem(unit['probeTypes']) ??
     sidesProblem('schools', unit['schools']) ??
     sidesProblem('companyDefaults', unit['companyDefaults']);
   return problem ?? (unit as unknown as UnitDescription);
@@ -106,6 +112,12 @@ function probesProblem(value: unknown): FileProblem | null {
     return { problem: true, field: 'probes', message: `expected a list of ${probeRoles.join(', ')}` };
   const odd = (value as unknown[]).find((role) => !probeRoles.includes(role as ProbeRole));
   return odd === undefined ? null : oneOf('probes', odd, probeRoles);
+}
+
+function probeTypesProblem(value: unknown): FileProblem | null {
+  if (value === undefined || (Array.isArray(value) && value.every((type) => typeof type === 'string')))
+    return null;
+  return { problem: true, field: 'probeTypes', message: 'expected a list of types such as ntc10k' };
 }
 
 function ambientProblem(value: unknown): FileProblem | null {

@@ -145,7 +145,7 @@ function outputGaps(needs: UnitNeeds, definition: ControllerDefinition, need: Ou
 
 /** A relay of another size may take the job only where the control lets its duties be changed; the definition says so. */
 function strongerRelay(definition: ControllerDefinition, relay: Relay, need: OutputNeed): Bridge | null {
-  const swappable = definition['relayDutiesFree'] === true;
+  const swappable = definition.relayDutiesFree === true;
   const other = swappable
     ? definition.relays?.find((r) => r !== relay && need.demand && tooWeak(r, need.demand) === null)
     : undefined;
@@ -308,7 +308,7 @@ function inputGaps(needs: UnitNeeds, definition: ControllerDefinition): readonly
         words: 'The door contact goes in series with the fan, if it is rated for it.',
       },
     });
-  if (needs.bus && definition['bus'] === undefined)
+  if (needs.bus && definition.bus === undefined)
     gaps.push({
       need: 'bus',
       lacks: 'has no bus',

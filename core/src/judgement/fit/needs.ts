@@ -42,7 +42,7 @@ export interface UnitNeeds {
 
 /** Reads the loads of a unit description, numbers or quantities: the first field that does not fit, or the loads. */
 export function readLoads(unit: UnitDescription): readonly UnitLoad[] | FileProblem {
-  const raw = unit['loads'];
+  const raw = unit.loads;
   if (raw === undefined) return [];
   if (!Array.isArray(raw))
     return fileProblem(
@@ -90,7 +90,7 @@ export function needsOf(
   const supply = unit.supply;
   const volts = found ? offeredVolts(found) : supply ? [supply.volts] : [];
   const dc = found ? found.supplies.some((s) => s.kind === 'dc') : supply?.kind === 'dc';
-  const types = Array.isArray(unit['probeTypes']) ? (unit['probeTypes'] as string[]) : [];
+  const types = unit.probeTypes ?? [];
   return {
     unit,
     outputs: found ? fromCircuit(unit, found) : loads.length > 0 ? fromLoads(unit, loads) : usual(unit),
@@ -99,7 +99,7 @@ export function needsOf(
     volts,
     dc,
     door: unit.doorContact === true,
-    bus: unit['bus'] === true,
+    bus: unit.bus === true,
   };
 }
 

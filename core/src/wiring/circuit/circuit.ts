@@ -6,7 +6,6 @@ export interface SupplyLine {
   readonly volts: number;
   readonly degrees?: number;
   readonly kind?: 'ac' | 'dc';
-  readonly [unknown: string]: unknown;
 }
 
 /** What a contact or a pole may carry. */
@@ -24,7 +23,6 @@ interface PartBase {
   readonly old?: boolean;
   /** What stands beside a terminal in the device's own print, by terminal name. */
   readonly labels?: Readonly<Record<string, string>>;
-  readonly [unknown: string]: unknown;
 }
 
 export interface FusePart extends PartBase {
@@ -46,6 +44,8 @@ export interface ContactPart extends PartBase {
   readonly kind: 'contact';
   readonly terminals: readonly string[];
   readonly drivenBy: string;
+  /** In a plan: the parts it works. */
+  readonly works?: readonly string[];
   readonly ratings?: ContactRatings;
 }
 
@@ -53,6 +53,8 @@ export interface ContactPart extends PartBase {
 export interface LoadPart extends PartBase {
   readonly kind: 'load';
   readonly role: string;
+  /** The output it belongs to, where its role does not say. */
+  readonly output?: string;
   readonly terminals: readonly string[];
   readonly watts: number;
   readonly ratedVolts: number;
@@ -66,6 +68,8 @@ export interface ContactorPart extends PartBase {
   readonly coil: readonly string[];
   readonly coilOhms: number;
   readonly coilVolts: number;
+  /** The output it belongs to, where what hangs on its poles does not say. */
+  readonly output?: string;
   readonly poles: readonly (readonly string[])[];
   /** Poles that are closed while the coil is out. */
   readonly breaks?: readonly (readonly string[])[];
@@ -79,10 +83,15 @@ export interface ControlPart extends PartBase {
   readonly ohms: number;
   readonly ratedVolts: number;
   readonly owns: readonly string[];
+  /** In a plan: the definition of the control, by id. */
+  readonly controller?: string;
 }
 
 export interface ProbePart extends PartBase {
   readonly kind: 'probe';
+  /** In a plan: what it feels, and the types that the control takes. */
+  readonly role?: string;
+  readonly types?: readonly string[];
   readonly terminals: readonly string[];
   readonly ohms: number;
 }
@@ -136,7 +145,8 @@ export interface Wire {
   readonly was?: { readonly from: string; readonly to: string };
   /** In a plan: insulation to take off, so that it meets the terminal. */
   readonly stripMm?: number;
-  readonly [unknown: string]: unknown;
+  /** Probe and signal leads: kept away from mains. */
+  readonly lowVoltage?: boolean;
 }
 
 /** `*.circuit.json`: supplies, parts, wires, and the outputs that are on in each state. */
@@ -149,7 +159,6 @@ export interface Circuit {
   readonly states: Readonly<Record<string, readonly string[]>>;
   /** How the old device is to be taken over, where it is not simply taken out. */
   readonly conversion?: Conversion;
-  readonly [unknown: string]: unknown;
 }
 
 /** How the old device is taken over. An addition of this project to the format. */

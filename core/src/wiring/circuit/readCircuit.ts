@@ -100,14 +100,21 @@ const judges: ReadonlyMap<PartKind, readonly Judge[]> = new Map<PartKind, readon
       positive('watts', 'ratedVolts'),
       (path, part) => text(`${path}.role`, part['role']),
       (path, part) => (part['amps'] === undefined ? null : positive('amps')(path, part)),
+      perhaps('output'),
     ],
   ],
   [
     'contactor',
-    [ends('coil', 2, 2), positive('coilOhms', 'coilVolts'), poles('poles', 1), poles('breaks', 0)],
+    [
+      ends('coil', 2, 2),
+      positive('coilOhms', 'coilVolts'),
+      poles('poles', 1),
+      poles('breaks', 0),
+      perhaps('output'),
+    ],
   ],
   ['control', [ends('terminals', 2, 12), positive('ohms', 'ratedVolts'), words('owns')]],
-  ['probe', [ends('terminals', 2, 2), positive('ohms')]],
+  ['probe', [ends('terminals', 2, 2), positive('ohms'), perhaps('role')]],
   [
     'transformer',
     [ends('primary', 2, 2), ends('secondary', 2, 2), positive('ratedVolts', 'secondaryVolts', 'va')],
@@ -225,6 +232,11 @@ function hint(circuit: Circuit, at: unknown): string {
   return part
     ? `${part.id} has ${terminalsOf(part).join(', ')}`
     : `expected a supply (${circuit.supplies.map((s) => s.id).join(', ')}) or part.terminal`;
+}
+
+/** A word, where it is there at all. */
+function perhaps(field: string): Judge {
+  return (path, part) => (part[field] === undefined ? null : text(`${path}.${field}`, part[field]));
 }
 
 function words(field: string): Judge {

@@ -186,7 +186,7 @@ function loadsBehind(trace: Trace, contactor: ContactorPart): readonly LoadPart[
 
 /** A contactor belongs to the output of what its poles carry; with nothing known, to the compressor. */
 function outputOfContactor(trace: Trace, part: ContactorPart): string {
-  if (typeof part['output'] === 'string') return part['output'];
+  if (part.output !== undefined) return part.output;
   const outputs = loadsBehind(trace, part).flatMap((load) => outputOf(load) ?? []);
   return outputs.includes('compressor') || outputs.length === 0 ? 'compressor' : outputs[0]!;
 }

@@ -376,12 +376,9 @@ class Work {
       this.moveLeads(mine, contactor === null ? `${id}.no` : `${contactor.id}.2`, output);
       this.uses.push({ output, relay: id, works: mine.map((c) => c.part.id), demand, contactor });
     }
-    const control = this.draft.parts.findIndex((p) => p.id === this.controlId);
-    if (control >= 0)
-      this.draft.parts[control] = {
-        ...this.draft.parts[control]!,
-        owns: [...this.relayIds.values()],
-      };
+    for (const [i, part] of this.draft.parts.entries())
+      if (part.id === this.controlId && part.kind === 'control')
+        this.draft.parts[i] = { ...part, owns: [...this.relayIds.values()] };
     const idle = (this.definition.relays ?? []).filter((r) => !this.relayIds.has(r.id));
     if (idle.length > 0)
       this.notes.push(

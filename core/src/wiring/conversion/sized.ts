@@ -13,7 +13,7 @@ export function sized(circuit: Circuit): Circuit {
     ...circuit,
     wires: circuit.wires.map((wire, i) => {
       const fresh = wire.change === 'new' || wire.change === 'jumper';
-      if (!fresh || wire.internal || wire.gauge !== undefined || wire['lowVoltage'] === true) return wire;
+      if (!fresh || wire.internal || wire.gauge !== undefined || wire.lowVoltage) return wire;
       const { a, b } = network.branches[i]!;
       const fuse = Math.max(before.get(a) ?? 0, before.get(b) ?? 0);
       return fuse === 0 ? wire : { ...wire, gauge: gaugeFor(fuse, metric) };

@@ -94,8 +94,7 @@ function tools(plan: ConversionPlan): readonly KitLine[] {
 function wireLines(circuit: Circuit, { wireMetres = WIRE_METRES }: SiteMeasures): readonly KitLine[] {
   const groups = new Map<string, number>();
   for (const wire of circuit.wires) {
-    if (wire['lowVoltage'] === true || wire.internal || (wire.change !== 'new' && wire.change !== 'jumper'))
-      continue;
+    if (wire.lowVoltage || wire.internal || (wire.change !== 'new' && wire.change !== 'jumper')) continue;
     const key = `${wire.colour ?? 'any colour'}|${wire.gauge ?? 'as the fuse wants'}`;
     groups.set(key, (groups.get(key) ?? 0) + 1);
   }
@@ -154,7 +153,7 @@ function probeLines(
       probes.some((p) => w.from.startsWith(`${p.id}.`) || w.to.startsWith(`${p.id}.`)),
   );
   return probes.flatMap((probe, i): readonly KitLine[] => {
-    const role = String(probe['role'] ?? 'air');
+    const role = probe.role ?? 'air';
     const type = definition.probes?.[i]?.types[0] ?? '';
     const length =
       measures.probeMetres === undefined

@@ -24,7 +24,7 @@ export function outputOfRole(role: string): string | null {
 
 /** The output a load belongs to in a circuit. */
 export function outputOf(load: LoadPart): string | null {
-  return typeof load['output'] === 'string' ? load['output'] : outputOfRole(load.role);
+  return load.output ?? outputOfRole(load.role);
 }
 
 /** The relay of a control that drives an output. */
