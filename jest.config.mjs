@@ -1,6 +1,10 @@
 // One project a workspace: each states its own environment, none needs a build first.
 const typescript = {
-  jsc: { parser: { syntax: 'typescript' }, target: 'es2022' },
+  jsc: {
+    parser: { syntax: 'typescript' },
+    target: 'es2022',
+    experimental: { keepImportAttributes: true },
+  },
   module: { type: 'es6' },
 };
 const project = (name, extra = {}) => ({
