@@ -258,7 +258,7 @@ export const coreRooms = {
   'wiring/report': ['wiring/circuit', 'wiring/solver'],
   'wiring/solver': ['wiring/circuit'],
   'wiring/suitability': ['controllers/definitions', 'wiring/circuit'],
-  'wiring/typical': ['wiring/circuit'],
+  'wiring/typical': ['foundation/files', 'wiring/circuit'],
   'wiring/unsure': ['wiring/circuit', 'wiring/meter', 'wiring/readings', 'wiring/solver'],
 };
 
@@ -303,7 +303,7 @@ export const webRooms = {
     'shared/ui',
     'workers',
   ],
-  'program/fans': ['shared/display', 'shared/job', 'shared/session', 'shared/ui', 'workers'],
+  'program/fans': ['shared/display', 'shared/job', 'shared/session', 'shared/strip', 'shared/ui', 'workers'],
   'program/forecast': ['shared/display', 'shared/strip', 'shared/ui', 'workers'],
   'program/tools': [
     'shared/display',

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { seriesCsv, type Simulated } from '@brine/core/machines/simulation';
 import { saveFile } from '../ui/saveFile.ts';
 import { pngOf, standaloneSvg } from '../ui/exportDrawing.ts';
 
 /** Zoom by button, and the strip as a file. */
-const props = defineProps<{ run: Simulated; drawing: SVGSVGElement | null }>();
+const props = defineProps<{ csv: () => string; drawing: SVGSVGElement | null }>();
 defineEmits<{ zoom: [factor: number] }>();
 
 async function save(kind: 'csv' | 'svg' | 'png') {
   const name = `day-strip.${kind}`;
-  if (kind === 'csv') return saveFile(name, new Blob([seriesCsv(props.run.series)], { type: 'text/csv' }));
+  if (kind === 'csv') return saveFile(name, new Blob([props.csv()], { type: 'text/csv' }));
   if (!props.drawing) return;
   const text = standaloneSvg(props.drawing);
   if (kind === 'svg') return saveFile(name, new Blob([text], { type: 'image/svg+xml' }));

@@ -18,9 +18,9 @@ export const laneNames = {
 export type LaneName = keyof typeof laneNames;
 
 /** Stretches from samples: an output holds from its sample to the next. */
-export function stretches(
-  series: readonly Sample[],
-  on: (sample: Sample) => boolean,
+export function stretches<At extends { readonly t: number }>(
+  series: readonly At[],
+  on: (sample: At) => boolean,
   end: number,
 ): readonly Stretch[] {
   const found: Stretch[] = [];

@@ -18,10 +18,18 @@ export function hourMark(hour: number, runHours: number): string {
   return hour % 24 === 0 ? `day ${hour / 24 + 1}` : clock(hour * 3600).replace(/^d\d+ /, '');
 }
 
+/** The sample that stands at a second of an evenly sampled run; undefined where there is none. */
+export function sampleAt<At extends { readonly t: number }>(
+  series: readonly At[],
+  seconds: number,
+): At | undefined {
+  const step = series.length > 1 ? series[1]!.t - series[0]!.t : 1;
+  return series[Math.min(series.length - 1, Math.max(0, Math.round(seconds / step)))];
+}
+
 /** Everything the strip holds at a second, in one sentence. */
 export function readingAt(series: readonly Sample[], at: number, unit: TemperatureUnit): string {
-  const step = series.length > 1 ? series[1]!.t - series[0]!.t : 1;
-  const s = series[Math.min(series.length - 1, Math.max(0, Math.round(at / step)))];
+  const s = sampleAt(series, at);
   if (!s) return '';
   const degrees = (celsius: number) => printFor(quantity(celsius, 'degC'), unit);
   const on = [
