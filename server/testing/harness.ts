@@ -150,6 +150,16 @@ export async function startHarness(
   };
 }
 
+/** A server with Tess, a technician who is signed in, and Vi, a viewer who is not. */
+export async function startWithTess(): Promise<{ harness: Harness; tess: Client }> {
+  const harness = await startHarness();
+  await harness.person('tess', 'technician');
+  await harness.person('vi', 'viewer');
+  const tess = harness.client();
+  await tess.signIn('tess');
+  return { harness, tess };
+}
+
 /** A site, a unit and a job on it, made by a technician. */
 export async function aJob(
   technician: Client,

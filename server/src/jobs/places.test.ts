@@ -1,13 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { aJob, startHarness, type Client, type Harness } from '../../testing/harness.ts';
+import { aJob, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
 beforeAll(async () => {
-  harness = await startHarness();
-  await harness.person('tess', 'technician');
-  tess = harness.client();
-  await tess.signIn('tess');
+  ({ harness, tess } = await startWithTess());
 });
 afterAll(() => harness.stop());
 

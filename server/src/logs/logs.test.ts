@@ -1,18 +1,14 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
 import { guessLayout, readWholeLog, type LogLayout } from '@brine/core/logs/reading';
-import { aJob, startHarness, type Client, type Harness } from '../../testing/harness.ts';
+import { aJob, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
 let jobId: string;
 
 beforeAll(async () => {
-  harness = await startHarness();
-  await harness.person('tess', 'technician');
-  await harness.person('vi', 'viewer');
-  tess = harness.client();
-  await tess.signIn('tess');
+  ({ harness, tess } = await startWithTess());
   ({ jobId } = await aJob(tess));
 });
 afterAll(() => harness.stop());

@@ -1,14 +1,11 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { suggestSetting } from '@brine/core/controllers/suggest';
-import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
+import { startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
 beforeAll(async () => {
-  harness = await startHarness();
-  await harness.person('tess', 'technician');
-  tess = harness.client();
-  await tess.signIn('tess');
+  ({ harness, tess } = await startWithTess());
 });
 afterAll(() => harness.stop());
 

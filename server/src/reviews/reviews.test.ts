@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
 import { freezerJob } from '../../testing/freezerJob.ts';
-import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
+import { startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 import { closeReviews } from './reviews.service.ts';
 import { reviewUnit } from './unitReview.ts';
 
@@ -10,11 +10,7 @@ let tess: Client;
 let jobId: string;
 
 beforeAll(async () => {
-  harness = await startHarness();
-  await harness.person('tess', 'technician');
-  await harness.person('vi', 'viewer');
-  tess = harness.client();
-  await tess.signIn('tess');
+  ({ harness, tess } = await startWithTess());
   jobId = await freezerJob(tess, 'marl-4', [
     {
       kind: 'planned',

@@ -1,17 +1,13 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { freezerJob } from '../../testing/freezerJob.ts';
-import { startHarness, type Client, type Harness } from '../../testing/harness.ts';
+import { startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
 let unitId: string;
 
 beforeAll(async () => {
-  harness = await startHarness();
-  await harness.person('tess', 'technician');
-  await harness.person('vi', 'viewer');
-  tess = harness.client();
-  await tess.signIn('tess');
+  ({ harness, tess } = await startWithTess());
   const jobId = await freezerJob(tess, 'brae-f', [
     { kind: 'planned', setting: 'access.code', value: 4711 },
     { kind: 'handedOver', to: 'Mrs Secret Person', watch: 'Frost on the left fan' },

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { aJob, anEntry, startHarness, type Client, type Harness } from '../../testing/harness.ts';
+import { aJob, anEntry, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 import { readPdf } from '../../testing/readPdf.ts';
 
 let harness: Harness;
@@ -12,10 +12,7 @@ const definition = (id: string) =>
   );
 
 beforeAll(async () => {
-  harness = await startHarness();
-  await harness.person('tess', 'technician');
-  tess = harness.client();
-  await tess.signIn('tess');
+  ({ harness, tess } = await startWithTess());
   ({ jobId } = await aJob(tess));
 });
 afterAll(() => harness.stop());

@@ -70,7 +70,8 @@ export function soundRange(entry: SettingEntry, application: Application): Sound
   return entry.sound?.[application] ?? (like && entry.sound?.[like]) ?? null;
 }
 
-/** True for machines without a box of their own: nothing is kept in them. */
-export function isMachine(application: Application): boolean {
+/** Machines without a box of their own: nothing is kept in them. */
+export type Machine = 'condenserFans' | 'heatMeter';
+export function isMachine(application: Application): application is Machine {
   return application === 'condenserFans' || application === 'heatMeter';
 }

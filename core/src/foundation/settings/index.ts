@@ -7,6 +7,7 @@ export {
   isFreezer,
   isHeated,
   isMachine,
+  type Machine,
   soundRange,
 } from './applications.ts';
 export type { SettingKind, SoundRange } from './define.ts';

@@ -1,23 +1,18 @@
+import {
+  applications,
+  isMachine,
+  type Application,
+  type Machine,
+} from '../../../foundation/settings/index.ts';
 import type { BoxParameters } from './box.ts';
 import { doorFlow, type Doorway } from './infiltration.ts';
 import { airDensity, humidityRatio } from './moistAir.ts';
 
-/** Kinds of equipment the simulator has a box for. */
-export const templateIds = [
-  'walkInCooler',
-  'walkInFreezer',
-  'reachInRefrigerator',
-  'reachInFreezer',
-  'merchandiser',
-  'iceCreamCabinet',
-  'cellar',
-  'chilledWaterTank',
-  'vehicleFridge',
-  'pharmacyRefrigerator',
-  'hotCupboard',
-  'transportUnit',
-] as const;
-export type TemplateId = (typeof templateIds)[number];
+/** Kinds of equipment the simulator has a box for: all but machines that keep nothing. */
+export type TemplateId = Exclude<Application, Machine>;
+export const templateIds: readonly TemplateId[] = applications.filter(
+  (id): id is TemplateId => !isMachine(id),
+);
 
 /** A kind of box at the size and use it is usually met with; all of it invented, kept plausible by tests. */
 export interface Template {
