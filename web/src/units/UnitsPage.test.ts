@@ -1,0 +1,41 @@
+import { expect, test } from '@jest/globals';
+import { aJob, asked, mountPage, refusal, settle } from '../../testing/mounting.ts';
+import UnitsPage from './UnitsPage.vue';
+
+const site = { id: 's1', name: 'Own site', place: '', archived: false, version: 1 };
+const lists = (sites: readonly object[], units: readonly object[]) => ({
+  'GET /api/sites': { sites },
+  'GET /api/units': { units },
+});
+
+test('empty: says what to do first', async () => {
+  const page = await mountPage(UnitsPage, { answers: lists([], []) });
+  expect(page.text()).toContain('No sites yet. Add the first one, then its units.');
+});
+
+test('usual: units stand under their site; a site without units as well', async () => {
+  const page = await mountPage(UnitsPage, {
+    answers: lists([site, { ...site, id: 's2', name: 'Empty site' }], [aJob.unit]),
+  });
+  expect(page.text()).toContain('Own site');
+  expect(page.text()).toContain('Cold room');
+  expect(page.text()).toContain('Empty site');
+});
+
+test('what is typed is asked of the server', async () => {
+  const page = await mountPage(UnitsPage, { answers: lists([site], []) });
+  await page.get('input[type="search"]').setValue('cold');
+  await new Promise((done) => setTimeout(done, 500));
+  await settle();
+  expect(asked.some((a) => a.startsWith('GET /api/units?') && a.includes('search=cold'))).toBe(true);
+});
+
+test('in error: the sentence stands on the page', async () => {
+  const page = await mountPage(UnitsPage, { answers: { 'GET /api/sites': refusal(500, 'Something broke') } });
+  expect(page.text()).toContain('Something broke');
+});
+
+test('a viewer adds no site', async () => {
+  const page = await mountPage(UnitsPage, { role: 'viewer', answers: lists([], []) });
+  expect(page.find('[data-test="new-site"]').exists()).toBe(false);
+});
