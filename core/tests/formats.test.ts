@@ -34,7 +34,6 @@ describe('published formats', () => {
     ['unit.schema.json', 'examples/fish-store.unit.json'],
     ['circuit.schema.json', 'examples/wire/reach-in.circuit.json'],
     ['readings.schema.json', 'examples/wire/reach-in.readings.json'],
-    ['job.schema.json', 'examples/spring-visit.brine.json'],
   ])('%s holds for its example', (schema, example) => {
     const check = valid(schema);
     expect([check(read(example)), check.errors]).toEqual([true, null]);

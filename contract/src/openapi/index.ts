@@ -1,1 +1,2 @@
 export { openApiDocument } from './openApiDocument.ts';
+export { formatSchemas } from './formatSchemas.ts';

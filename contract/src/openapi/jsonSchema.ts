@@ -11,7 +11,8 @@ export function jsonSchemaOf(schema: Schema): Json {
 export function fromDescription(description: SchemaDescription): Json {
   const base = ofType(description);
   const choices = description.oneOf.filter((value) => value !== null);
-  const narrowed = choices.length > 0 ? { ...base, enum: choices } : base;
+  const allowed = description.nullable ? [...choices, null] : choices;
+  const narrowed = choices.length > 0 ? { ...base, enum: allowed } : base;
   return description.nullable && 'type' in narrowed
     ? { ...narrowed, type: [narrowed['type'], 'null'] }
     : narrowed;
@@ -41,10 +42,22 @@ function ofType(description: SchemaDescription): Json {
     case 'string':
     case 'number':
     case 'boolean':
-      return { type: description.type, ...limits(description) };
+      return {
+        type: has(description, 'integer') ? 'integer' : description.type,
+        ...patternOf(description),
+        ...limits(description),
+      };
     default:
       return {};
   }
+}
+
+const has = (description: SchemaDescription, test: string) => description.tests.some((t) => t.name === test);
+
+/** What a text must match; of several the first. */
+function patternOf(description: SchemaDescription): Json {
+  const regex = description.tests.find((t) => t.name === 'matches')?.params?.['regex'];
+  return regex instanceof RegExp ? { pattern: regex.source } : {};
 }
 
 function limits(description: SchemaDescription): Json {
