@@ -1,5 +1,6 @@
 import { AIR_HEAT, FUSION, ICE_HEAT, VAPORISATION } from '../src/foundation/limits/index.ts';
-import type { BoxParameters, BoxState } from '../src/machines/box/plant/box.ts';
+import type { BoxParameters } from '../src/machines/box/plant/boxParameters.ts';
+import type { BoxState } from '../src/machines/box/plant/boxState.ts';
 
 /** Water in a box, kg: vapour, frost and held water. */
 export function storedWater(p: BoxParameters, s: BoxState): number {

@@ -5,16 +5,10 @@ export { letPass, quietFor } from './control/quiet.ts';
 export { secondsOfDay, settingReader, type SettingReader } from './control/settingReader.ts';
 export { type Command, type ControlInputs, type ControlState, powerUp } from './control/state.ts';
 export { tick } from './control/tick.ts';
-export {
-  type BoxDrive,
-  type BoxFlows,
-  type BoxParameters,
-  type BoxState,
-  driveAtRest,
-  restingBox,
-  stepBox,
-  boxWork,
-} from './plant/box.ts';
+export { stepBox } from './plant/box.ts';
+export type { BoxParameters } from './plant/boxParameters.ts';
+export { type BoxDrive, type BoxFlows, type BoxState, driveAtRest, restingBox } from './plant/boxState.ts';
+export { boxWork } from './plant/boxWork.ts';
 export { doorFlow } from './plant/infiltration.ts';
 export { humidityRatio, saturatedRatio, saturationPressure } from './plant/moistAir.ts';
 export { type BoxChoice, boxOf, type TemplateId, templateIds, templates } from './plant/templates.ts';

@@ -6,7 +6,8 @@ import { printFixed, quantity, valueIn } from '@brine/core/foundation/quantities
 import type { SettingValues } from '@brine/core/foundation/settings';
 import { useDisplay } from '../display/displayStore.ts';
 import { layoutFlags } from './layoutFlags.ts';
-import { ruleMarks, ruleStretches, type RuleMark } from './ruleMarks.ts';
+import { ruleMarks, type RuleMark } from './ruleMarks.ts';
+import { ruleStretches } from './ruleStretches.ts';
 import RuleFlag from './RuleFlag.vue';
 import { ruleScale } from './scaleOf.ts';
 

@@ -3,7 +3,8 @@ import { describe, expect, test } from '@jest/globals';
 import { check } from '@brine/core/judgement/checks';
 import { quantity, valueIn } from '@brine/core/foundation/quantities';
 import type { SettingValues } from '@brine/core/foundation/settings';
-import { ruleMarks, ruleStretches } from './ruleMarks.ts';
+import { ruleMarks } from './ruleMarks.ts';
+import { ruleStretches } from './ruleStretches.ts';
 import { ruleScale } from './scaleOf.ts';
 
 const freezer: SettingValues = {

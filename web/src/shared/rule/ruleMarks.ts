@@ -1,11 +1,10 @@
-import type { Sentence } from '@brine/core/foundation/sentences';
-import { type Finding } from '@brine/core/judgement/checks';
+import type { TemperatureUnit } from '@brine/core/foundation/quantities';
 import { alarmLimits, celsiusOf, switchingBand } from '@brine/core/foundation/regulation';
-import { goodsOf, type UnitDescription } from '@brine/core/foundation/unit';
-import { controlConfig } from '@brine/core/machines/box';
-import { quantity, valueIn, type Quantity, type TemperatureUnit } from '@brine/core/foundation/quantities';
+import type { Sentence } from '@brine/core/foundation/sentences';
 import type { SettingId, SettingValues } from '@brine/core/foundation/settings';
-import { twoBands, type TwoBands } from '@brine/core/judgement/tools';
+import type { Finding } from '@brine/core/judgement/checks';
+import { secondStage } from './secondStage.ts';
+import { typed, width } from './typedValues.ts';
 
 export type RuleTone = 'brine' | 'cold' | 'alarm' | 'soft' | 'amber' | 'good';
 
@@ -22,30 +21,6 @@ export interface RuleMark {
   readonly problem: Sentence | null;
   /** Settings that put this mark at a temperature. */
   move(celsius: number, unit: TemperatureUnit): SettingValues;
-}
-
-/** A stretch below the line: what the user may turn, where the goods must not stand. */
-export interface RuleStretch {
-  readonly id: string;
-  readonly label: string;
-  readonly from: number;
-  readonly to: number;
-  readonly kind: 'user' | 'band' | 'tooWarm' | 'tooCold';
-}
-
-/** A temperature in a unit, in steps of a tenth, so that a dragged flag types what it shows. */
-function typed(celsius: number, unit: TemperatureUnit): Quantity {
-  return quantity(Math.round(valueIn(quantity(celsius, 'degC'), unit) * 10) / 10, unit);
-}
-
-function width(kelvins: number, unit: TemperatureUnit): Quantity {
-  const wide = unit === 'degF' ? 'deltaF' : 'K';
-  return quantity(Math.round(valueIn(quantity(Math.max(kelvins, 0), 'K'), wide) * 10) / 10, wide);
-}
-
-function signed(kelvins: number, unit: TemperatureUnit): Quantity {
-  const wide = unit === 'degF' ? 'deltaF' : 'K';
-  return quantity(Math.round(valueIn(quantity(kelvins, 'K'), wide) * 10) / 10, wide);
 }
 
 /** Every temperature that regulates or limits, as flags. */
@@ -171,71 +146,4 @@ export function ruleMarks(values: SettingValues, findings: readonly Finding[]): 
       });
   }
   return marks;
-}
-
-/** The second stage where it is a thermostat: its band, and what moves it. */
-function secondStage(values: SettingValues): {
-  readonly band: TwoBands['second'];
-  readonly moves: SettingId;
-  readonly shifted: (kelvins: number, unit: TemperatureUnit) => SettingValues;
-} | null {
-  const config = controlConfig(values);
-  const bands = typeof config === 'string' ? null : twoBands(config);
-  if (!bands || typeof config === 'string') return null;
-  const { setpoint, offset } = config.stage2;
-  return {
-    band: bands.second,
-    moves: setpoint === null ? 'stage2.offset' : 'stage2.setpoint',
-    shifted: (kelvins, unit) =>
-      setpoint === null
-        ? { 'stage2.offset': signed(offset + kelvins, unit) }
-        : { 'stage2.setpoint': typed(setpoint + kelvins, unit) },
-  };
-}
-
-/** Stretches below the line, in °C. */
-export function ruleStretches(values: SettingValues, unit: UnitDescription | null): readonly RuleStretch[] {
-  const stretches: RuleStretch[] = [];
-  const band = switchingBand(values);
-  const [from, to] = [
-    celsiusOf(values['regulation.setpointMin']),
-    celsiusOf(values['regulation.setpointMax']),
-  ];
-  if (from !== null && to !== null && to >= from)
-    stretches.push({ id: 'user', label: 'User may turn it', from, to, kind: 'user' });
-  if (band)
-    stretches.push({
-      id: 'band',
-      label: 'Working band',
-      from: Math.min(band.cutOut, band.cutIn),
-      to: Math.max(band.cutOut, band.cutIn),
-      kind: 'band',
-    });
-  const second = secondStage(values)?.band;
-  if (second)
-    stretches.push({
-      id: 'band2',
-      label: second.heat ? 'Heating band' : 'Second band',
-      from: Math.min(second.on, second.off),
-      to: Math.max(second.on, second.off),
-      kind: 'band',
-    });
-  const goods = unit && goodsOf(unit.goods);
-  if (goods?.max)
-    stretches.push({
-      id: 'tooWarm',
-      label: `${goods.name}: not warmer`,
-      from: valueIn(goods.max.value, 'degC'),
-      to: Number.POSITIVE_INFINITY,
-      kind: 'tooWarm',
-    });
-  if (goods?.min)
-    stretches.push({
-      id: 'tooCold',
-      label: `${goods.name}: not colder`,
-      from: Number.NEGATIVE_INFINITY,
-      to: valueIn(goods.min.value, 'degC'),
-      kind: 'tooCold',
-    });
-  return stretches;
 }

@@ -1,13 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import {
-  boxWork,
-  driveAtRest,
-  restingBox,
-  stepBox,
-  type BoxDrive,
-  type BoxFlows,
-  type BoxState,
-} from './box.ts';
+import { stepBox } from './box.ts';
+import { driveAtRest, restingBox, type BoxDrive, type BoxFlows, type BoxState } from './boxState.ts';
+import { boxWork } from './boxWork.ts';
 import { doorFlow } from './infiltration.ts';
 import { humidityRatio } from './moistAir.ts';
 import { storedHeat, storedWater } from '../../../../testing/storedInBox.ts';

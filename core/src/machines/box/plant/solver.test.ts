@@ -6,7 +6,9 @@ import { readScenario, type Scenario } from '../../simulation/index.ts';
 import { asVector, boxRates } from '../../../../testing/boxRates.ts';
 import { driveSegments } from '../../../../testing/driveSegments.ts';
 import { boxOf, templates } from './templates.ts';
-import { boxWork, restingBox, stepBox } from './box.ts';
+import { stepBox } from './box.ts';
+import { restingBox } from './boxState.ts';
+import { boxWork } from './boxWork.ts';
 
 const file = JSON.parse(
   readFileSync(

@@ -4,7 +4,7 @@ import {
   type Application,
   type Machine,
 } from '../../../foundation/settings/index.ts';
-import type { BoxParameters } from './box.ts';
+import type { BoxParameters } from './boxParameters.ts';
 import { doorFlow, type Doorway } from './infiltration.ts';
 import { airDensity, humidityRatio } from './moistAir.ts';
 
