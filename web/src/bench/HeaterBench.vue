@@ -41,7 +41,7 @@ const expected = computed(() => (plate.value ? expectedAmps(plate.value, applied
 const measured = computed(() => amps.value.slice(0, lines.value).map(number));
 const verdicts = computed(() =>
   plate.value && measured.value.every((a) => a !== null)
-    ? recogniseHeater(plate.value, measured.value as number[], applied.value)
+    ? recogniseHeater(plate.value, measured.value, applied.value)
     : [],
 );
 const best = computed(() => verdicts.value[0] ?? null);

@@ -33,7 +33,7 @@ const blocks = computed(() => {
   const known = new Map(
     sites.items.value.map((site) => [
       site.id,
-      { id: site.id, name: site.name, site: site as Site | null, units: [] as Unit[] },
+      { id: site.id, name: site.name, site: site, units: [] as Unit[] },
     ]),
   );
   for (const unit of units.items.value) {

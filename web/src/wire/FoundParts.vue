@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref, toRef, type Ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { nameOf } from '@brine/core/wiring/circuit';
 import { parseNumber } from '@brine/core/foundation/quantities';
 import { useJob } from '../shared/job/useJob.ts';
@@ -14,7 +14,10 @@ const parts = computed(() => job.wiring.value.parts);
 const kind = ref('fuse');
 const name = ref('');
 const typed = reactive<Record<string, string>>({});
-const fields = () => Object.keys(typed).map((key) => toRef(typed, key) as Ref<string>);
+const fields = () =>
+  Object.keys(typed).map((key) =>
+    computed({ get: () => typed[key] ?? '', set: (text) => (typed[key] = text) }),
+  );
 const chosen = computed(() => partKinds.find((k) => k.id === kind.value)!);
 const numbers = computed(() =>
   Object.fromEntries(

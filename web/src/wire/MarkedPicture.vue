@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watchEffect } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { JobPicture } from '@brine/core/record/job';
 import AppButton from '../shared/ui/AppButton.vue';
 
@@ -12,7 +12,15 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [picture: JobPicture] }>();
 const url = ref('');
-watchEffect(async () => (url.value = await props.source(props.picture.id)));
+watch(
+  () => props.picture.id,
+  async (id) => {
+    const found = await props.source(id);
+    // Another one may have been turned to meanwhile.
+    if (id === props.picture.id) url.value = found;
+  },
+  { immediate: true },
+);
 /** A mark on its way: placed, its wire not chosen yet. */
 const fresh = ref<{ x: number; y: number } | null>(null);
 const marks = computed(() =>

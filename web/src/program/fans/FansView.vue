@@ -1,17 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import {
-  gaugeOf,
-  fluidNamed,
-  isOutOfRange,
-  KPA_PER_PSI,
-  lowestCondensing,
-  pressureAt,
-} from '@brine/core/foundation/refrigerants';
-import { quantity } from '@brine/core/foundation/quantities';
+import { lowestCondensing } from '@brine/core/foundation/refrigerants';
 import type { SettingValues } from '@brine/core/foundation/settings';
 import type { FactId } from '@brine/core/judgement/tools';
-import { shownCelsius, shownKelvin, typedKelvin, type ToolTable } from '@brine/core/judgement/tools';
 import FactField from '../../shared/job/FactField.vue';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useDisplay } from '../../shared/display/displayStore.ts';
@@ -22,6 +13,8 @@ import FormProblem from '../../shared/ui/FormProblem.vue';
 import FanStrip from './FanStrip.vue';
 import ToolTables from '../../shared/ui/ToolTables.vue';
 import { fanWhatIfs, useCondenser } from './useCondenser.ts';
+import { useFanFigures } from './useFanFigures.ts';
+import { useFanTables } from './useFanTables.ts';
 
 /** What the fans' settings do over a day on this condenser, and what would do better. */
 const emit = defineEmits<{ take: [values: SettingValues, why: string] }>();
@@ -29,7 +22,7 @@ const job = useJob();
 const display = useDisplay();
 const session = useSession();
 const condenser = useCondenser(job);
-const { facts, config, day, whatIf, loops, floats, share, bestLoop: loop, bestFloat: float } = condenser;
+const { facts, config, day, whatIf, loops, floats, share } = condenser;
 const asked: readonly FactId[] = [
   'condenserKilowatts',
   'condenserCompressors',
@@ -40,150 +33,17 @@ const asked: readonly FactId[] = [
   'outdoorHigh',
   'condenserDirty',
 ];
-const celsius = (c: number) => shownCelsius(c, display.unit);
-const kelvin = (k: number) => shownKelvin(k, display.unit);
 const lowest = computed(() =>
   lowestCondensing(condenser.refrigerant.value, facts.value.condenserEvaporating),
 );
-const fluid = computed(() => fluidNamed(condenser.refrigerant.value) ?? null);
-/** Saturation beside a temperature, where the refrigerant has a checked equation. */
-function beside(c: number): string {
-  if (!fluid.value) return '';
-  const kPa = pressureAt(fluid.value, c, 'bubble');
-  if (isOutOfRange(kPa)) return '';
-  const gauge = gaugeOf(kPa);
-  return display.unit === 'degF'
-    ? ` (${(gauge / KPA_PER_PSI).toFixed(0)} psi)`
-    : ` (${(gauge / 100).toFixed(1)} bar)`;
-}
-const rows = computed(() => {
-  const f = day.value?.figures;
-  if (!f || !config.value) return [];
-  const switched = config.value.method === 'onOff';
-  const list = (numbers: readonly number[], digits: number) =>
-    (switched ? numbers : numbers.slice(0, 1)).map((n) => n.toFixed(digits)).join(' / ');
-  return [
-    [
-      'Liquid, coldest / mean / warmest',
-      `${celsius(f.liquid.min)} / ${celsius(f.liquid.mean)} / ${celsius(f.liquid.max)}${beside(f.liquid.max)}`,
-    ],
-    [switched ? 'Starts of each fan' : 'Starts of the drive', list(f.fanStarts, 0)],
-    [switched ? 'Hours of each fan' : 'Hours of the fans', list(f.fanHours, 1)],
-    ['Mean output while a compressor runs', `${f.meanPercent.toFixed(0)} %`],
-    ['Turns of the output an hour', f.turnsPerHour.toFixed(1)],
-    ['Starts and hours of the compressors', `${f.compressorStarts} / ${f.compressorHours.toFixed(1)}`],
-    ['Below what the valve needs', `${f.starvedMinutes.toFixed(0)} min`],
-    [
-      'Fans / compressors / together',
-      `${f.fanKWh.toFixed(1)} / ${f.compressorKWh.toFixed(1)} / ${f.totalKWh.toFixed(1)} kWh`,
-    ],
-  ] as const;
-});
-const integral = computed(() => config.value?.method === 'proportionalIntegral');
-/** The calmest of what was tried, and what is set now. */
-const SHOWN = 9;
-const shownLoops = computed(() => {
-  const calm = loops.value.toSorted((a, b) => a.turnsPerHour - b.turnsPerHour || a.meanErrorK - b.meanErrorK);
-  const present = loops.value.find(
-    (t) =>
-      t.band === config.value?.differential &&
-      t.integralTime === config.value.integralTime &&
-      t.speedMin === config.value.speed.min,
-  );
-  return [
-    ...new Set([...(loop.value ? [loop.value] : []), ...calm.slice(0, SHOWN), ...(present ? [present] : [])]),
-  ].map((t) => ({
-    t,
-    present: t === present,
-  }));
-});
-const loopRows = computed(() =>
-  shownLoops.value.map(({ t, present }) => ({
-    id: `${t.band}:${t.integralTime}:${t.speedMin}`,
-    cells: [
-      `${kelvin(t.band)}${present ? ', in the unit' : ''}`,
-      integral.value ? `${t.integralTime} s` : 'none',
-      `${Math.round(t.speedMin * 100)} %, ${t.kickTime > 0 ? `${t.kickTime} s kick` : 'no kick'}`,
-      t.hunts ? `${t.turnsPerHour.toFixed(0)}, hunts` : t.turnsPerHour.toFixed(0),
-      kelvin(t.meanErrorK),
-    ],
-    best: t === loop.value,
-    off: t.hunts,
-    values: {
-      'condenser.differential': typedKelvin(t.band, display.unit),
-      ...(integral.value ? { 'condenser.integralTime': quantity(t.integralTime, 's') } : {}),
-      ...(t.speedMin === config.value?.speed.min
-        ? {}
-        : {
-            'condenser.speedMin': quantity(Math.round(t.speedMin * 100), '%'),
-            'condenser.kickTime': quantity(t.kickTime, 's'),
-          }),
-    } as SettingValues,
-    why: `tried on this condenser: ${t.turnsPerHour.toFixed(0)} turns an hour, ${kelvin(t.meanErrorK)} off the set point`,
-  })),
-);
-const floatRows = computed(() =>
-  floats.value.map((t) => ({
-    id: String(t.difference),
-    cells: [
-      t.difference === null ? 'stands' : `${kelvin(t.difference)} above outdoors`,
-      `${t.fanKWh.toFixed(1)} kWh`,
-      `${t.compressorKWh.toFixed(1)} kWh`,
-      `${t.totalKWh.toFixed(1)} kWh`,
-      t.starvedMinutes > 10
-        ? `${t.starvedMinutes.toFixed(0)} min, too long`
-        : `${t.starvedMinutes.toFixed(0)} min`,
-    ],
-    best: t === float.value,
-    off: t.starvedMinutes > 10,
-    values: (t.difference === null
-      ? { 'condenser.floating': false }
-      : {
-          'condenser.floating': true,
-          'condenser.outdoorProbe': true,
-          'condenser.floatingDifference': typedKelvin(t.difference, display.unit),
-        }) as SettingValues,
-    why: `tried on this condenser: ${t.totalKWh.toFixed(1)} kWh a day in all`,
-  })),
-);
+const { rows, marks } = useFanFigures(condenser);
+const { integral, loopTable, floatTable, noLoop } = useFanTables(condenser);
 const outdoorFitted = computed(() => job.program.value.unit?.probes.includes('outdoor') ?? false);
-const loopTable = computed<ToolTable>(() => ({
-  id: 'loops',
-  title: 'Bands, from 00:00 to 06:00',
-  heads: ['Band', 'Integral', 'Least speed', 'Turns an hour', 'Off the set point'],
-  rows: loopRows.value,
-}));
-const floatTable = computed<ToolTable>(() => ({
-  id: 'floats',
-  title: 'Set point that floats, a day',
-  heads: ['Set point', 'Fans', 'Compressors', 'Together', 'Valve starves'],
-  rows: floatRows.value,
-}));
-/** Said where a slower fan is the answer, or none is. */
-const noLoop = computed(() => {
-  if (!loop.value)
-    return 'All of them hunt on such a night: at their least the fans still move too much air. Switch off part of them, or close half of the condenser.';
-  return loop.value.speedMin < (config.value?.speed.min ?? 0)
-    ? 'At their least speed the fans move more air than such a night needs: slower is calm. Only where motor and drive may turn so slowly; ask the plates.'
-    : '';
-});
 const take = (values: SettingValues, why: string) => emit('take', values, why);
 /** A control of one relay holds its set point. */
 const mayFloat = computed(
   () => job.replacement.value?.parameters.some((p) => p.setting === 'condenser.floating') ?? false,
 );
-const marks = computed(() => {
-  const c = config.value;
-  if (!c) return [];
-  const all: readonly (readonly [string, number | null])[] = [
-    ['Set point', c.setpoint],
-    [c.method === 'onOff' ? 'All fans on' : 'Full speed', c.setpoint + c.differential],
-    ['Lowest set point', c.setpointMin],
-    ['High alarm', c.alarms.high],
-    ['Low alarm', c.alarms.low],
-  ];
-  return all.flatMap(([name, at]) => (at === null ? [] : [{ name, words: `${celsius(at)}${beside(at)}` }]));
-});
 </script>
 
 <template>

@@ -121,3 +121,5 @@ export function useCondenser(job: OpenJob) {
     bestFloat: computed(() => bestFloat(floats.value)),
   };
 }
+
+export type CondenserView = ReturnType<typeof useCondenser>;

@@ -47,13 +47,13 @@ const band = computed(
     area<PullDownPoint>()
       .x((p) => x.value(p.minutes))
       .y0((p) => y.value(shown(Math.min(p.quick, p.slow, p.likely))))
-      .y1((p) => y.value(shown(Math.max(p.quick, p.slow, p.likely))))(points.value as PullDownPoint[]) ?? '',
+      .y1((p) => y.value(shown(Math.max(p.quick, p.slow, p.likely))))(points.value) ?? '',
 );
 const likely = computed(
   () =>
     line<PullDownPoint>()
       .x((p) => x.value(p.minutes))
-      .y((p) => y.value(shown(p.likely)))(points.value as PullDownPoint[]) ?? '',
+      .y((p) => y.value(shown(p.likely)))(points.value) ?? '',
 );
 const read = computed(
   () =>
