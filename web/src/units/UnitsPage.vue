@@ -29,12 +29,16 @@ const archived = computed({
 });
 const undo = computed(() => siteArchive.undo.value ?? unitArchive.undo.value);
 const problem = computed(() => sites.problem.value ?? siteArchive.problem.value ?? unitArchive.problem.value);
+/** A site with its units; the site itself is not known where only its units match. */
+interface Block {
+  readonly id: string;
+  readonly name: string;
+  readonly site: Site | null;
+  readonly units: Unit[];
+}
 const blocks = computed(() => {
-  const known = new Map(
-    sites.items.value.map((site) => [
-      site.id,
-      { id: site.id, name: site.name, site: site, units: [] as Unit[] },
-    ]),
+  const known = new Map<string, Block>(
+    sites.items.value.map((site) => [site.id, { id: site.id, name: site.name, site, units: [] }]),
   );
   for (const unit of units.items.value) {
     if (!known.has(unit.siteId))
