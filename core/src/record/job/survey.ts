@@ -100,5 +100,13 @@ export function plateLines(plate: string, state: JobState): readonly string[] {
     if (value === undefined || value === '') return [];
     return [isQuantity(value) ? `ambient ${printQuantity(value)}` : String(value)];
   });
-  return [plate, ...said.filter((line) => !plate.includes(line))].filter((line) => line !== '');
+  return [plate, ...said.filter((line) => !plateSays(plate, line))].filter((line) => line !== '');
+}
+
+/** A plate says a supply in its own words: `208 V three-phase` needs no `208 V, 3 phases` beside it. */
+function plateSays(plate: string, line: string): boolean {
+  const [, volts, phases] = /^(\d+(?:\.\d+)? V)(.*)$/.exec(line) ?? [];
+  if (volts === undefined) return plate.includes(line);
+  const known = new RegExp(`(?<![\\d.])${volts}(?!\\w)`).test(plate);
+  return known && (!/phase/.test(phases ?? '') || /phase|\b3 ?~/i.test(plate));
 }
