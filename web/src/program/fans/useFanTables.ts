@@ -71,13 +71,14 @@ export function useFanTables({ config, loops, floats, bestLoop: loop, bestFloat:
       ],
       best: t === float.value,
       off: t.starvedMinutes > 10,
-      values: (t.difference === null
-        ? { 'condenser.floating': false }
-        : {
-            'condenser.floating': true,
-            'condenser.outdoorProbe': true,
-            'condenser.floatingDifference': typedKelvin(t.difference, display.unit),
-          }),
+      values:
+        t.difference === null
+          ? { 'condenser.floating': false }
+          : {
+              'condenser.floating': true,
+              'condenser.outdoorProbe': true,
+              'condenser.floatingDifference': typedKelvin(t.difference, display.unit),
+            },
       why: `tried on this condenser: ${t.totalKWh.toFixed(1)} kWh a day in all`,
     })),
   );
