@@ -1,4 +1,5 @@
 import { writeFileSync } from 'node:fs';
+import { damagedBackups } from './damagedBackups.e2e.ts';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
@@ -25,6 +26,7 @@ const tests = [
   secondBrowser,
   serverAway,
   keptEntries,
+  damagedBackups,
   logAway,
   conflict,
   badInput,

@@ -8,7 +8,7 @@ import { closeReviews } from './reviews/reviews.service.ts';
 import { theCompany } from './company/company.service.ts';
 import { readConfig, type Config } from './config.ts';
 import { databaseOn } from './database/database.ts';
-import { migrate, openOrm } from './database/orm.ts';
+import { migrate, NewerDatabase, openOrm } from './database/orm.ts';
 import { loadDemo } from './demo/loadDemo.ts';
 import type { Services } from './http/context.ts';
 import { firstLeadLink } from './people/people.service.ts';
@@ -19,7 +19,7 @@ const GRACE_MS = 10_000;
 const config = read();
 const log = pino({ level: config.logLevel, base: null, redact: ['req.headers.cookie'] }, process.stderr);
 const orm = await openOrm(config.databaseUrl);
-await migrate(orm);
+await migrate(orm).catch(refused);
 const services: Services = { database: databaseOn(orm), now: () => new Date(), config, log };
 const demoPeople = config.demo ? await loadDemo(services) : [];
 if (!config.demo) await services.database.transaction(theCompany);
@@ -80,6 +80,13 @@ function announce(address: AddressInfo): void {
     );
   out.push('Ctrl-C stops everything.');
   process.stdout.write(`${out.join('\n')}\n`);
+}
+
+/** A database this version must not touch is said in a sentence, without a stack. */
+function refused(error: unknown): never {
+  if (!(error instanceof NewerDatabase)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  return process.exit(2);
 }
 
 function read(): Config {

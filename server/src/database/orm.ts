@@ -1,4 +1,4 @@
-import { MikroORM } from '@mikro-orm/postgresql';
+import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import { entities } from './entities.ts';
 import { Migration0001Foundations } from './migrations/Migration0001Foundations.ts';
@@ -33,6 +33,7 @@ export async function openOrm(databaseUrl: string): Promise<MikroORM> {
       silent: true,
     },
     pool: { min: 0, max: 10 },
+    driverOptions: { connection: { application_name: 'Brine Dial' } },
     forceUtcTimezone: true,
   });
 }
@@ -47,6 +48,24 @@ const MIGRATION_LOCK = 727401;
 export async function migrate(orm: MikroORM): Promise<void> {
   await orm.em.fork().transactional(async (em) => {
     await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
+    await refuseNewer(em);
     await orm.getMigrator().up();
   });
+}
+
+/** A database that a newer program has migrated: this one does not know what stands in it. */
+export class NewerDatabase extends Error {}
+
+async function refuseNewer(em: EntityManager): Promise<void> {
+  const [there] = await em.execute<{ made: boolean }[]>(
+    `select to_regclass('public.migration') is not null as made`,
+  );
+  if (!there?.made) return;
+  const known = new Set(migrations.map(({ name }) => name));
+  const rows = await em.execute<{ name: string }[]>('select name from migration');
+  const unknown = rows.map(({ name }) => name).filter((name) => !known.has(name));
+  if (unknown.length > 0)
+    throw new NewerDatabase(
+      `This database was used by a newer Brine Dial (${unknown.join(', ')}), which this one does not know. Start the newer version, or put back a backup from before with bin/restore.`,
+    );
 }
