@@ -124,6 +124,44 @@ export const startStopBackupRestore: EndToEndTest = {
     }),
 };
 
+/** PostgreSQL is killed under a running program, as an out-of-memory killer does. */
+export const clusterWatched: EndToEndTest = {
+  name: 'PostgreSQL killed under bin/start is started again with its reason printed; what was saved is there, and a new save succeeds',
+  run: () =>
+    inFolder(async (folder) => {
+      const data = join(folder, 'cluster');
+      const program = await startProgram(['--port', '0', '--data', data], { BRINE_HOME: folder });
+      const caller = await signedIn(program.address);
+      const before = await caller.post('/api/sites', { name: 'Before the kill', place: '' });
+      expectSame(before.status, 201, `a site: ${before.body}`);
+      const ready = async () => (await fetch(`${program.address}/health/ready`).catch(() => null))?.status;
+      for (let kill = 0; kill < 3; kill += 1) {
+        const pid = Number(readFileSync(join(data, 'data/postmaster.pid'), 'utf8').split('\n')[0]);
+        process.kill(pid, 'SIGKILL');
+        await until(async () => (await ready()) === 503, 'it is seen to be down');
+        await until(async () => (await ready()) === 200, 'it is up again');
+      }
+      expectHolds(program.output(), 'PostgreSQL is down. Its log says:', 'the reason at the terminal');
+      expectHolds(program.output(), 'PostgreSQL runs again', 'the end of it at the terminal');
+      const after = await caller.post('/api/sites', { name: 'After the kill', place: '' });
+      expectSame(after.status, 201, `a site after it: ${after.body}`);
+      const names = await siteNames(caller);
+      for (const name of ['Before the kill', 'After the kill'])
+        expectSame(names.includes(name), true, `${name} among the sites`);
+      expectSame(await program.interrupt(), 0, 'Ctrl-C still ends it well');
+    }),
+};
+
+/** Generous: a busy machine may be several times slower than a quiet one; docs/reliability.md has the figure. */
+const PATIENCE_MS = 60_000;
+async function until(met: () => Promise<boolean>, what: string): Promise<void> {
+  const end = Date.now() + PATIENCE_MS;
+  while (!(await met())) {
+    if (Date.now() > end) throw new Error(`never: ${what}`);
+    await new Promise((done) => setTimeout(done, 100));
+  }
+}
+
 /** HTTPS on the local network, an existing database, and options that cannot work. */
 export const startOptions: EndToEndTest = {
   name: 'bin/start serves HTTPS with --lan and a certificate, uses an existing database, and says what is wrong with its options',

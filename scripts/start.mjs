@@ -7,6 +7,7 @@ import { readOptions } from './lib/options.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { homeFolder, root } from './lib/project.mjs';
 import { start } from './lib/run.mjs';
+import { watchCluster } from './lib/watch.mjs';
 import { fail, orFail, say } from './lib/say.mjs';
 
 const options = readOptions(
@@ -36,6 +37,12 @@ const options = readOptions(
       env: 'BRINE_TRUST_PROXY',
       help: 'behind a reverse proxy that sets X-Forwarded-For and -Proto',
     },
+    'backup-every': {
+      env: 'BRINE_BACKUP_EVERY',
+      default: '24',
+      help: 'hours between backups of the private cluster; 0: none',
+    },
+    'backups-kept': { env: 'BRINE_BACKUPS_KEPT', default: '7', help: 'how many of them are kept' },
     log: { env: 'BRINE_LOG', default: 'warn', help: 'what the server logs: debug, info, warn, error' },
     dev: { flag: true, help: 'serves the sources with Vite and reloads (for developers)' },
   },
@@ -47,8 +54,14 @@ if (options.lan && !(options.cert && options.key))
 for (const name of ['cert', 'key'])
   if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
 
+const every = Number(options['backup-every']);
+if (!(every >= 0 && every <= 720)) fail('--backup-every: expected hours from 0 to 720.');
+if (!/^[1-9]\d{0,3}$/.test(options['backups-kept']))
+  fail('--backups-kept: expected a number from 1 to 9999.');
+
 await orFail(ensurePackages);
 const cluster = options['database-url'] ? null : await orFail(() => startCluster(resolve(options.data)));
+const endWatch = cluster ? watchCluster(cluster) : () => undefined;
 let child;
 let stopping = false;
 
@@ -56,6 +69,7 @@ let stopping = false;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
   process.on(signal, () => {
     stopping = true;
+    endWatch();
     if (child) child.kill('SIGTERM');
     else finish(0);
   });
@@ -67,7 +81,10 @@ try {
   finish(1);
 }
 
-if (!stopping) serve();
+if (!stopping) {
+  serve();
+  if (cluster && every > 0) backUpEvery(every);
+}
 
 function serve() {
   const env = {
@@ -75,6 +92,7 @@ function serve() {
     BRINE_HOST: options.lan ? '0.0.0.0' : (process.env.BRINE_HOST ?? '127.0.0.1'),
     BRINE_PORT: options.port,
     BRINE_DATABASE_URL: options['database-url'] ?? cluster.url,
+    BRINE_DATA_FOLDER: cluster?.home ?? '',
     BRINE_DEMO: options['no-demo'] ? '0' : '1',
     BRINE_LOG: options.log,
     BRINE_TRUST_PROXY: options['trust-proxy'] ? '1' : '0',
@@ -89,7 +107,29 @@ function serve() {
   child.on('exit', (code, signal) => finish(stopping ? 0 : (code ?? (signal ? 1 : 0))));
 }
 
+/** Backs the private cluster up while it serves; a failed backup is said and tried again at its next time. */
+function backUpEvery(hours) {
+  const folder = join(homeFolder, 'backups');
+  const timer = setInterval(
+    () => {
+      const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
+      const args = ['--data', options.data, '--keep', options['backups-kept']];
+      const program = start(
+        process.execPath,
+        ['scripts/backup.mjs', ...args, '--to', join(folder, `brine-${stamp}.dump`)],
+        { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] },
+      );
+      program.on('exit', (code) => {
+        if (code !== 0) say('The scheduled backup failed; the reason stands above.');
+      });
+    },
+    hours * 3600 * 1000,
+  );
+  timer.unref();
+}
+
 function finish(code) {
+  endWatch();
   cluster?.stop();
   process.exit(code);
 }

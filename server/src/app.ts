@@ -1,3 +1,4 @@
+import { readinessOf } from './health/readiness.ts';
 import { randomUUID } from 'node:crypto';
 import { Hono, type Context, type MiddlewareHandler } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
@@ -36,9 +37,10 @@ export function createApp(services: Services): Hono<Env> {
   });
 
   app.get('/health/live', (context) => context.json({ live: true }));
+  const readiness = readinessOf(services.database, services.config.dataFolder);
   app.get('/health/ready', async (context) => {
-    const ready = await services.database.isReady();
-    return context.json({ ready }, ready ? 200 : 503);
+    const answer = await readiness();
+    return context.json(answer, answer.ready ? 200 : 503);
   });
   const document = openApiDocument(
     routes.map((route) => route.contract),

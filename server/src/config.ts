@@ -5,6 +5,8 @@ export interface Config {
   readonly host: string;
   readonly port: number;
   readonly databaseUrl: string;
+  /** Where the database lies on this machine, to know the space left; null where it lies elsewhere. */
+  readonly dataFolder: string | null;
   /** Folder of the built web application; null serves the API alone (development). */
   readonly webFolder: string | null;
   readonly demo: boolean;
@@ -36,6 +38,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     host: env['BRINE_HOST'] ?? '127.0.0.1',
     port,
     databaseUrl,
+    dataFolder: env['BRINE_DATA_FOLDER'] || null,
     webFolder: env['BRINE_WEB'] === 'none' ? null : (env['BRINE_WEB'] ?? `${projectRoot}web/dist`),
     demo: env['BRINE_DEMO'] === '1',
     tls: certificate && key ? { certificate, key } : null,

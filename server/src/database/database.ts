@@ -40,19 +40,24 @@ export function repositoriesOn(em: EntityManager) {
 
 export type Repositories = ReturnType<typeof repositoriesOn>;
 
-/** The store: a transaction a use case, and a plain answer to "is it there?". */
+/** The store: a transaction a use case, and whether it takes writes. */
 export interface Database {
   transaction<Result>(work: (repositories: Repositories) => Promise<Result>): Promise<Result>;
-  isReady(): Promise<boolean>;
+  /** True where a write was made and kept. */
+  takesWrites(): Promise<boolean>;
 }
 
 /** The database on an ORM. Each use case gets its own connection and identity map. */
 export function databaseOn(orm: MikroORM): Database {
   return {
     transaction: (work) => orm.em.fork().transactional((em) => work(repositoriesOn(em))),
-    isReady: async () => {
+    takesWrites: async () => {
       try {
-        await orm.em.getConnection().execute('select 1');
+        await orm.em
+          .getConnection()
+          .execute(
+            'insert into readiness (one, at) values (true, now()) on conflict (one) do update set at = now()',
+          );
         return true;
       } catch {
         return false;

@@ -104,14 +104,17 @@ describe('errors', () => {
 
 describe('health and description', () => {
   test('ready while the database answers', async () => {
-    expect((await harness.client().call('GET', '/health/ready')).json).toEqual({ ready: true });
+    expect((await harness.client().call('GET', '/health/ready')).json).toEqual({ ready: true, why: null });
   });
 
   test('not ready without it', async () => {
     const down = await startHarness();
     await down.stop();
     const answer = await down.client().call('GET', '/health/ready');
-    expect([answer.status, answer.json]).toEqual([503, { ready: false }]);
+    expect([answer.status, answer.json]).toEqual([
+      503,
+      { ready: false, why: 'the database takes no writes' },
+    ]);
   });
 
   test('the OpenAPI document describes every route', async () => {
