@@ -32,6 +32,7 @@ const pages = {
   writePage: () => import('./writing/WritePage.vue'),
   practicePage: () => import('./practice/PracticePage.vue'),
   peoplePage: () => import('./people/PeoplePage.vue'),
+  accountPage: () => import('./signin/AccountPage.vue'),
   waitingPage: () => import('./outbox/WaitingPage.vue'),
   notFoundPage: () => import('./shared/layout/NotFoundPage.vue'),
 };
@@ -139,6 +140,7 @@ export function createAppRouter(): Router {
         component: pages.peoplePage,
         meta: { leadOnly: true, title: 'Company' },
       },
+      { path: '/account', component: pages.accountPage, meta: { title: 'Your account' } },
       { path: '/waiting', component: pages.waitingPage, meta: { title: 'Waiting' } },
       {
         path: '/:rest(.*)*',

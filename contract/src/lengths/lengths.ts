@@ -8,3 +8,6 @@ export const LONGEST_ID = 120;
 export const LONGEST_NAME = 200;
 /** Largest whole number that the database keeps in an integer column. */
 export const MAX_INTEGER = 2_147_483_647;
+/** Shortest password, in characters. */
+export const SHORTEST_PASSWORD = 10;
+export const LONGEST_PASSWORD = 500;

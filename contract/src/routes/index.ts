@@ -1,3 +1,4 @@
+export type { SessionLine } from './auth.ts';
 export { api, type Api } from './api.ts';
 export { type TableName } from '../paths/index.ts';
 export { type Company } from './company.ts';

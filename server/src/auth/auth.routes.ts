@@ -4,7 +4,16 @@ import { deleteCookie, setCookie } from 'hono/cookie';
 import { sessionCookie } from '../http/caller.ts';
 import type { Caller } from '../http/context.ts';
 import { personOf, serve } from '../http/route.ts';
-import { endTicket, renewTicket, signIn, signOut, type SignInResult } from './auth.service.ts';
+import {
+  changePassword,
+  endOwnSession,
+  endTicket,
+  renewTicket,
+  sessionsOf,
+  signIn,
+  signOut,
+  type SignInResult,
+} from './auth.service.ts';
 
 /** Sends the session cookie and answers with what the page may know. */
 export function withCookie(context: Context, caller: Caller, result: SignInResult) {
@@ -35,6 +44,16 @@ export const authRoutes = [
   serve(api.renewTicket, async (input) => ({
     ticket: await renewTicket(input.services, personOf(input), input.body.device),
   })),
+  serve(api.changePassword, async (input) => ({
+    ticket: await changePassword(input.services, input.caller, personOf(input), input.body),
+  })),
+  serve(api.sessions, async (input) => ({
+    sessions: await sessionsOf(input.services, input.caller, personOf(input)),
+  })),
+  serve(api.endSession, async (input) => {
+    await endOwnSession(input.services, personOf(input), input.params.id);
+    return { done: true };
+  }),
   serve(api.endTicket, async ({ services, context }) => {
     await endTicket(services, context.req.header('x-brine-ticket') ?? '');
     return { done: true };

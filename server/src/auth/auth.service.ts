@@ -1,9 +1,12 @@
+import { randomUUID } from 'node:crypto';
+import type { SessionLine } from '@brine/contract/routes';
 import type { Caller, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Person } from '../people/person.entity.ts';
 import type { Repositories } from '../database/database.ts';
-import { matchesPassword } from './password.ts';
-import { countFailure, forgetFailures, refuseWhenLimited } from './rateLimit.ts';
+import { hashPassword, matchesPassword } from './password.ts';
+import { refuseWeak } from './passwordRules.ts';
+import { giveBack, reserveTry } from './rateLimit.ts';
 import { hashOf, newToken } from './token.ts';
 
 const DAY_MS = 86_400_000;
@@ -29,29 +32,93 @@ export async function signIn(
   device: string,
 ): Promise<SignInResult> {
   const { database, now } = services;
-  const person = await database.transaction(async (repositories) => {
-    await refuseWhenLimited(repositories, login, caller.address, now());
-    return repositories.people.byLogin(login);
-  });
-  const matches = await matchesPassword(password, person?.passwordHash ?? null);
-  if (!person || !matches || person.disabledAt !== null) {
-    // In a transaction of its own: the refusal must not roll the count back.
-    await database.transaction((repositories) => countFailure(repositories, login, caller.address, now()));
-    throw new AppError(
-      'wrongSignIn',
-      'Login and password do not belong together, or the account is disabled',
-    );
-  }
+  const person = await withTry(services, login, caller, password);
   if (person.demo && !caller.onThisMachine)
     throw new AppError(
       'forbidden',
       'Demo sign-ins work only on the machine itself, at 127.0.0.1 or localhost',
     );
   return database.transaction(async (repositories) => {
-    await forgetFailures(repositories, login, caller.address);
+    await giveBack(repositories, login, caller.address);
+    await repositories.attempts.forgetExpired(now());
     await repositories.sessions.endExpired(now());
     await repositories.tickets.endExpired(now());
-    return openSession(repositories, person, device, now());
+    // Whoever sat at this browser before has left it.
+    if (caller.cookie) await repositories.sessions.end(hashOf(caller.cookie));
+    return openSession(repositories, person, device, caller, now());
+  });
+}
+
+/** The person of a login and password. A try is taken before the password is looked at, and kept unless it was right. */
+async function withTry(
+  { database, now }: Services,
+  login: string,
+  caller: Caller,
+  password: string,
+): Promise<Person> {
+  const person = await database.transaction(async (repositories) => {
+    await reserveTry(repositories, login, caller.address, now());
+    return repositories.people.byLogin(login);
+  });
+  const matches = await matchesPassword(password, person?.passwordHash ?? null);
+  if (!person || !matches || person.disabledAt !== null)
+    throw new AppError(
+      'wrongSignIn',
+      'Login and password do not belong together, or the account is disabled',
+    );
+  return person;
+}
+
+/** A new password, by its owner, who says the old one. Every other browser and device is signed out. */
+export async function changePassword(
+  services: Services,
+  caller: Caller,
+  signedInAs: SignedIn,
+  change: { readonly current: string; readonly next: string; readonly device: string },
+): Promise<string | null> {
+  refuseWeak(change.next, [signedInAs.login, signedInAs.name], 'body.next');
+  const { id } = await withTry(services, signedInAs.login, caller, change.current).catch((error: unknown) => {
+    if (!(error instanceof AppError) || error.code !== 'wrongSignIn') throw error;
+    const message = 'Present password: this is not it';
+    throw new AppError('badInput', message, { problems: [{ field: 'body.current', message }] });
+  });
+  const passwordHash = await hashPassword(change.next);
+  return services.database.transaction(async (repositories) => {
+    await giveBack(repositories, signedInAs.login, caller.address);
+    const person = await repositories.people.byId(id);
+    if (!person) throw new AppError('notFound', 'No such person');
+    if (person.demo) throw new AppError('forbidden', 'Demo accounts keep their password');
+    person.passwordHash = passwordHash;
+    await repositories.people.save();
+    await repositories.sessions.endOthersOf(id, hashOf(caller.cookie ?? ''));
+    await repositories.tickets.endAllOf(id);
+    return openTicket(repositories, person, change.device, services.now());
+  });
+}
+
+/** Where a person is signed in, last used first. */
+export function sessionsOf(
+  services: Services,
+  caller: Caller,
+  person: SignedIn,
+): Promise<readonly SessionLine[]> {
+  const own = caller.cookie === null ? '' : hashOf(caller.cookie);
+  return services.database.transaction(async (repositories) =>
+    (await repositories.sessions.of(person.id, services.now())).map((session) => ({
+      id: session.id,
+      browser: session.browser,
+      createdAt: session.createdAt.toISOString(),
+      lastUsedAt: session.lastUsedAt.toISOString(),
+      current: session.hash === own,
+    })),
+  );
+}
+
+/** Ends one of a person's own sessions. */
+export function endOwnSession(services: Services, person: SignedIn, id: string): Promise<void> {
+  return services.database.transaction(async (repositories) => {
+    if ((await repositories.sessions.endOneOf(person.id, id)) === 0)
+      throw new AppError('notFound', 'This session has ended already');
   });
 }
 
@@ -60,11 +127,14 @@ export async function openSession(
   repositories: Repositories,
   person: Person,
   device: string,
+  caller: Caller,
   now: Date,
 ): Promise<SignInResult> {
   const cookie = newToken();
   await repositories.sessions.create({
     hash: hashOf(cookie),
+    id: randomUUID(),
+    browser: caller.browser,
     personId: person.id,
     createdAt: now,
     lastUsedAt: now,

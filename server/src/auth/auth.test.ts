@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { startHarness, type Harness } from '../../testing/harness.ts';
-import { FAILURES_PER_LOGIN } from './rateLimit.ts';
+import { MOST_PER_ADDRESS, TRIES_PER_ADDRESS, TRIES_PER_LOGIN_HERE } from './rateLimit.ts';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -89,7 +89,7 @@ describe('too many failures', () => {
   test('the login is shut from that address, with the minutes to wait, and opens again', async () => {
     await harness.person('rita', 'technician');
     const from = { address: '10.0.0.7' };
-    for (let i = 0; i < FAILURES_PER_LOGIN; i += 1)
+    for (let i = 0; i < TRIES_PER_LOGIN_HERE; i += 1)
       expect((await harness.client().signIn('rita', 'wrong', from)).status).toBe(401);
     const shut = await harness.client().signIn('rita', undefined, from);
     expect([shut.status, shut.json.error.code]).toEqual([429, 'tooMany']);
@@ -100,14 +100,71 @@ describe('too many failures', () => {
     harness.setTime('2026-03-02T09:00:00Z');
   });
 
-  test('one address cannot try many logins', async () => {
+  test('of 120 guesses side by side only as many are looked at as of guesses one after the other', async () => {
+    await harness.person('gus', 'technician');
+    const from = { address: '10.0.0.11' };
+    const guesses = Array.from({ length: 120 }, (_, i) => harness.client().signIn('gus', `guess ${i}`, from));
+    const codes = (await Promise.all(guesses)).map((answer) => answer.status);
+    expect(codes.filter((code) => code === 401)).toHaveLength(TRIES_PER_LOGIN_HERE);
+    expect(codes.filter((code) => code === 429)).toHaveLength(120 - TRIES_PER_LOGIN_HERE);
+    // The colleague at the same address signs in all the same.
+    await harness.person('gil', 'technician');
+    expect((await harness.client().signIn('gil', undefined, from)).status).toBe(200);
+  }, 60_000);
+
+  test('one address cannot try many logins: one try each after a while, then none', async () => {
     const from = { address: '10.0.0.9' };
-    const codes: number[] = [];
-    for (let i = 0; i < 41; i += 1)
-      codes.push((await harness.client().signIn(`guess${i}`, 'wrong', from)).status);
-    expect(codes.slice(0, 40)).toEqual(new Array(40).fill(401));
-    expect(codes[40]).toBe(429);
-  }, 30_000);
+    const guess = async (login: string) => (await harness.client().signIn(login, 'wrong', from)).status;
+    for (let i = 0; i < TRIES_PER_ADDRESS; i += 1) expect(await guess(`guess${i}`)).toBe(401);
+    expect([await guess('fresh'), await guess('fresh')]).toEqual([401, 429]);
+    await harness.person('ida', 'technician');
+    expect((await harness.client().signIn('ida', undefined, from)).status).toBe(200);
+    for (let i = TRIES_PER_ADDRESS; i < MOST_PER_ADDRESS; i += 1) await guess(`guess${i}`);
+    expect((await harness.client().signIn('ida', undefined, from)).status).toBe(429);
+  }, 120_000);
+});
+
+describe('one’s own account', () => {
+  test('a new sign-in at the same browser ends the old session', async () => {
+    const client = harness.client();
+    await client.signIn('tess');
+    const old = client.cookie;
+    await client.signIn('vic');
+    client.cookie = old;
+    expect((await client.call('GET', '/api/me')).status).toBe(401);
+  });
+
+  test('sessions are listed and ended by their owner, and by nobody else', async () => {
+    await harness.person('olga', 'technician');
+    const [here, there, other] = [harness.client(), harness.client(), harness.client()];
+    for (const client of [here, there]) await client.signIn('olga');
+    await other.signIn('vic');
+    const { sessions } = (await here.call('GET', '/api/me/sessions')).json;
+    expect(sessions).toHaveLength(2);
+    const foreign = sessions.find((s: { current: boolean }) => !s.current).id as string;
+    expect((await other.call('DELETE', `/api/me/sessions/${foreign}`)).status).toBe(404);
+    expect((await here.call('DELETE', `/api/me/sessions/${foreign}`)).status).toBe(200);
+    expect((await there.call('GET', '/api/me')).status).toBe(401);
+    expect((await here.call('GET', '/api/me')).status).toBe(200);
+  });
+
+  test('the password is changed by its owner; every other browser and every old ticket ends', async () => {
+    await harness.person('otto', 'technician');
+    const [here, there] = [harness.client(), harness.client()];
+    for (const client of [here, there]) await client.signIn('otto');
+    const change = (current: string, next: string) =>
+      here.call('POST', '/api/me/password', { current, next, device: here.device });
+    const wrong = await change('not this one', 'two herons wade');
+    expect([wrong.status, wrong.json.error.problems[0].field]).toEqual([400, 'body.current']);
+    const weak = await change('correct horse battery', '1234567890');
+    expect([weak.status, weak.json.error.message]).toEqual([400, expect.stringContaining('tried first')]);
+    const changed = await change('correct horse battery', 'two herons wade');
+    expect([changed.status, changed.json.ticket]).toEqual([200, expect.stringMatching(/^[\w-]{43}$/)]);
+    expect((await there.call('GET', '/api/me')).status).toBe(401);
+    expect((await here.call('GET', '/api/me')).status).toBe(200);
+    expect((await harness.client().signIn('otto')).status).toBe(401);
+    expect((await harness.client().signIn('otto', 'two herons wade')).status).toBe(200);
+  });
 });
 
 describe('demo sign-ins', () => {

@@ -1,11 +1,9 @@
 import { hash, verify } from '@node-rs/argon2';
 
-/** OWASP's advice for argon2id: 19 MiB, two passes, one lane (from memory). */
 /** The library's number for argon2id; its enum is ambient and cannot be imported. */
 const ARGON2ID = 2;
+/** OWASP's advice for argon2id: 19 MiB, two passes, one lane (from memory). */
 const options = { algorithm: ARGON2ID, memoryCost: 19_456, timeCost: 2, parallelism: 1 };
-
-export const SHORTEST_PASSWORD = 10;
 
 /** Hashes a password with argon2id. */
 export function hashPassword(password: string): Promise<string> {

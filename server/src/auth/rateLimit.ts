@@ -1,26 +1,38 @@
 import type { Repositories } from '../database/database.ts';
 import { AppError } from '../http/errors.ts';
 
-/** Failed sign-ins allowed within the window: for one login from one address, and for one address whatever the login. */
-export const FAILURES_PER_LOGIN = 8;
-export const FAILURES_PER_ADDRESS = 40;
+/** Tries within the window: for one login from one address, for one login from anywhere, and for one address whatever the login. */
+export const TRIES_PER_LOGIN_HERE = 8;
+export const TRIES_PER_LOGIN = 40;
+export const TRIES_PER_ADDRESS = 40;
+/** Beyond this an address tries out names: nobody signs in from it any more. */
+export const MOST_PER_ADDRESS = 200;
 const WINDOW_MS = 15 * 60_000;
 
-/** Refuses a sign-in where too many have failed, with the minutes to wait. */
-export async function refuseWhenLimited(
+/**
+ * Takes a try before the password is looked at, so that guesses side by side are counted as well as guesses one after the other. Each of
+ * the three counts is one statement on one row. An address with too many tries still has one for a login that never failed there: one
+ * careless or hostile device does not lock out the colleague beside it.
+ */
+export async function reserveTry(
   repositories: Repositories,
   login: string,
   address: string,
   now: Date,
 ): Promise<void> {
-  const limits = [
-    [loginKey(login, address), FAILURES_PER_LOGIN],
-    [addressKey(address), FAILURES_PER_ADDRESS],
-  ] as const;
-  for (const [key, most] of limits) {
-    const attempt = await repositories.attempts.byKey(key);
-    if (!attempt || attempt.windowEndsAt <= now || attempt.failures < most) continue;
-    const minutes = Math.ceil((attempt.windowEndsAt.getTime() - now.getTime()) / 60_000);
+  const ends = new Date(now.getTime() + WINDOW_MS);
+  const count = (key: string) => repositories.attempts.count(key, now, ends);
+  // Always in this order: two requests never wait for each other crosswise.
+  const there = await count(addressKey(address));
+  const anywhere = await count(loginKey(login));
+  const here = await count(pairKey(login, address));
+  if (
+    here > TRIES_PER_LOGIN_HERE ||
+    (anywhere > TRIES_PER_LOGIN && here > 1) ||
+    (there > TRIES_PER_ADDRESS && here > 1) ||
+    there > MOST_PER_ADDRESS
+  ) {
+    const minutes = Math.ceil(WINDOW_MS / 60_000);
     throw new AppError(
       'tooMany',
       `Too many failed sign-ins; try again in ${minutes} min, or ask a lead for a new link`,
@@ -28,32 +40,14 @@ export async function refuseWhenLimited(
   }
 }
 
-/** Counts a failed sign-in for the login and the address. */
-export async function countFailure(
-  repositories: Repositories,
-  login: string,
-  address: string,
-  now: Date,
-): Promise<void> {
-  const ends = new Date(now.getTime() + WINDOW_MS);
-  await repositories.attempts.countFailure(loginKey(login, address), now, ends);
-  await repositories.attempts.countFailure(addressKey(address), now, ends);
-  await repositories.attempts.forgetExpired(now);
+/** A success gives its tries back. */
+export async function giveBack(repositories: Repositories, login: string, address: string): Promise<void> {
+  await repositories.attempts.takeBack(addressKey(address));
+  await repositories.attempts.takeBack(loginKey(login));
+  await repositories.attempts.forget(pairKey(login, address));
 }
 
-/** A success clears the login's count. */
-export async function forgetFailures(
-  repositories: Repositories,
-  login: string,
-  address: string,
-): Promise<void> {
-  await repositories.attempts.forget(loginKey(login, address));
-}
-
-function loginKey(login: string, address: string): string {
-  return `login:${login.toLowerCase().slice(0, 200)}:${address}`;
-}
-
-function addressKey(address: string): string {
-  return `address:${address}`;
-}
+const plain = (login: string) => login.toLowerCase().slice(0, 200);
+const loginKey = (login: string) => `login:${plain(login)}`;
+const pairKey = (login: string, address: string) => `login:${plain(login)}:${address}`;
+const addressKey = (address: string) => `address:${address}`;

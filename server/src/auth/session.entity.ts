@@ -6,6 +6,9 @@ export const sessionEntity = defineEntity({
   tableName: 'session',
   properties: {
     hash: p.string().primary(),
+    /** What it is called by its owner: the hash stays inside. */
+    id: p.uuid(),
+    browser: p.string(),
     personId: p.uuid(),
     createdAt: p.datetime(),
     lastUsedAt: p.datetime(),

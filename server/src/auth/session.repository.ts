@@ -6,6 +6,11 @@ export function sessionRepository(em: EntityManager) {
   return {
     byHash: (hash: string) => em.findOne(sessionEntity, { hash }),
     create: (session: Session) => insert(em, sessionEntity, session),
+    of: (personId: string, now: Date) =>
+      em.find(sessionEntity, { personId, expiresAt: { $gt: now } }, { orderBy: { lastUsedAt: 'desc' } }),
+    endOneOf: (personId: string, id: string) => em.nativeDelete(sessionEntity, { personId, id }),
+    endOthersOf: (personId: string, hash: string) =>
+      em.nativeDelete(sessionEntity, { personId, hash: { $ne: hash } }),
     end: (hash: string) => em.nativeDelete(sessionEntity, { hash }),
     endAllOf: (personId: string) => em.nativeDelete(sessionEntity, { personId }),
     endExpired: (now: Date) => em.nativeDelete(sessionEntity, { expiresAt: { $lt: now } }),

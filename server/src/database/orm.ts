@@ -8,6 +8,7 @@ import { Migration0004Pictures } from './migrations/Migration0004Pictures.ts';
 import { Migration0005LogsAndShares } from './migrations/Migration0005LogsAndShares.ts';
 import { Migration0006EmptyMonths } from './migrations/Migration0006EmptyMonths.ts';
 import { Migration0007Readiness } from './migrations/Migration0007Readiness.ts';
+import { Migration0008Sessions } from './migrations/Migration0008Sessions.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -18,6 +19,7 @@ export const migrations = [
   { name: 'Migration0005LogsAndShares', class: Migration0005LogsAndShares },
   { name: 'Migration0006EmptyMonths', class: Migration0006EmptyMonths },
   { name: 'Migration0007Readiness', class: Migration0007Readiness },
+  { name: 'Migration0008Sessions', class: Migration0008Sessions },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

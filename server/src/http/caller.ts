@@ -4,6 +4,8 @@ import { getCookie } from 'hono/cookie';
 import type { Config } from '../config.ts';
 import type { Caller } from './context.ts';
 
+/** As long as its column. */
+const LONGEST_BROWSER = 300;
 export const sessionCookie = 'brine_session';
 
 /** Who asks, from where. Forwarded headers count only behind a trusted proxy, and never make anybody local. */
@@ -22,6 +24,7 @@ export function callerOf(context: Context, requestId: string, config: Config): C
       isLoopback(socket) && forwarded === undefined && isLoopbackHost(context.req.header('host')),
     https: viaHttps,
     cookie: getCookie(context, sessionCookie) ?? null,
+    browser: (context.req.header('user-agent') ?? '').slice(0, LONGEST_BROWSER),
   };
 }
 

@@ -19,6 +19,8 @@ export interface Caller {
   readonly onThisMachine: boolean;
   readonly https: boolean;
   readonly cookie: string | null;
+  /** What the browser says of itself. */
+  readonly browser: string;
 }
 
 /** The signed-in person a route works for. */

@@ -28,6 +28,6 @@ export const peopleRoutes = [
   }),
   serve(api.link, async ({ services, params }) => ({ link: await lookAtLink(services, params.token) })),
   serve(api.takeLink, async ({ services, caller, context, params, body }) => {
-    return withCookie(context, caller, await takeLink(services, params.token, body));
+    return withCookie(context, caller, await takeLink(services, params.token, body, caller));
   }),
 ];

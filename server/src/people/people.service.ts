@@ -3,10 +3,11 @@ import type { PersonLine } from '@brine/contract/routes';
 import type { api, AnswerOf } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import { openSession, type SignInResult } from '../auth/auth.service.ts';
-import { hashPassword, SHORTEST_PASSWORD } from '../auth/password.ts';
+import { hashPassword } from '../auth/password.ts';
+import { refuseWeak } from '../auth/passwordRules.ts';
 import { hashOf, newToken } from '../auth/token.ts';
 import type { Repositories } from '../database/database.ts';
-import type { Services } from '../http/context.ts';
+import type { Caller, Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Invitation } from './invitation.entity.ts';
 import type { Person } from './person.entity.ts';
@@ -108,13 +109,13 @@ export async function takeLink(
     readonly password: string;
     readonly device: string;
   },
+  caller: Caller,
 ): Promise<SignInResult> {
-  if (taken.password.length < SHORTEST_PASSWORD)
-    throw new AppError('badInput', `Password: expected at least ${SHORTEST_PASSWORD} characters`, {
-      problems: [
-        { field: 'body.password', message: `Password: expected at least ${SHORTEST_PASSWORD} characters` },
-      ],
-    });
+  const known = await services.database.transaction(async (repositories) => {
+    const link = await usableLink(repositories, token, services.now());
+    return [link.login, link.name, taken.login, taken.name].flatMap((text) => text ?? []);
+  });
+  refuseWeak(taken.password, known);
   const passwordHash = await hashPassword(taken.password);
   return services.database.transaction(async (repositories) => {
     const now = services.now();
@@ -127,7 +128,7 @@ export async function takeLink(
     person.passwordHash = passwordHash;
     link.usedAt = now;
     await repositories.people.save();
-    return openSession(repositories, person, taken.device, now);
+    return openSession(repositories, person, taken.device, caller, now);
   });
 }
 
@@ -156,6 +157,8 @@ async function keepALead(
   person: Person,
   what: 'change' | 'reset',
 ): Promise<void> {
+  // Held to the end of the transaction: two leads who demote each other at once come one after the other.
+  await repositories.people.lockLeads();
   if (!isLast(await repositories.people.countActiveLeads(), person)) return;
   throw new AppError(
     'conflict',

@@ -116,3 +116,31 @@ async function personRow(login: string) {
   const { json } = await lead.call('GET', '/api/people');
   return json.people.find((p: { login: string }) => p.login === login) as { id: string; version: number };
 }
+
+test('two leads who demote each other at once leave one; twenty tries', async () => {
+  const own = await startHarness();
+  try {
+    for (let i = 0; i < 20; i += 1) {
+      const ids = [await own.person(`a${i}`, 'lead'), await own.person(`b${i}`, 'lead')];
+      const clients = [own.client(), own.client()];
+      await clients[0]!.signIn(`a${i}`);
+      await clients[1]!.signIn(`b${i}`);
+      const lines = (await clients[0]!.call('GET', '/api/people')).json.people as {
+        id: string;
+        version: number;
+      }[];
+      const version = (id: string) => lines.find((line) => line.id === id)!.version;
+      const demote = (by: Client, id: string) =>
+        by.call('PATCH', `/api/people/${id}`, { role: 'viewer', version: version(id) });
+      const answers = await Promise.all([demote(clients[0]!, ids[1]!), demote(clients[1]!, ids[0]!)]);
+      const [row] = await own.orm.em
+        .getConnection()
+        .execute(`select count(*)::int as n from person where role = 'lead'`);
+      expect([i, row!['n']]).toEqual([i, 1]);
+      expect(answers.map((a) => a.status).sort()).toEqual([200, expect.any(Number)]);
+      await own.orm.em.getConnection().execute(`update person set role = 'viewer'`);
+    }
+  } finally {
+    await own.stop();
+  }
+}, 120_000);

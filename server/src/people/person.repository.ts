@@ -8,6 +8,7 @@ export function personRepository(em: EntityManager) {
     byLogin: (login: string) => em.findOne(personEntity, { login: login.toLowerCase() }),
     byIds: (ids: readonly string[]) => em.find(personEntity, { id: { $in: [...ids] } }),
     all: () => em.find(personEntity, {}, { orderBy: { name: 'asc' } }),
+    lockLeads: () => em.execute(`select id from person where role = 'lead' order by id for update`),
     countActiveLeads: () =>
       em.count(personEntity, { role: 'lead', disabledAt: null, passwordHash: { $ne: null } }),
     create: (person: Omit<Person, 'version'>) =>

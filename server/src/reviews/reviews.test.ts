@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
+import { inWords } from '@brine/core/foundation/sentences';
 import { freezerJob } from '../../testing/freezerJob.ts';
 import { startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 import { closeReviews } from './reviews.service.ts';
@@ -44,8 +45,8 @@ test('every unit with a plan is judged in threads: what is wrong, with its numbe
   const codes = line.judged.findings.map((f: { code: string }) => f.code);
   expect(codes).toContain('iceGrows');
   const ice = line.judged.findings.find((f: { code: string }) => f.code === 'iceGrows');
-  expect(ice.message).toMatch(/\d+ g of ice grow/);
-  expect(ice.remedy).toMatch(/\d/);
+  expect(inWords(ice.message)).toMatch(/\d+ g of ice grow/);
+  expect(inWords(ice.remedy)).toMatch(/\d/);
   expect(line.judged.advised).toBeNull();
 });
 
@@ -83,6 +84,7 @@ test('a unit is tuned besides, with the change in words', () => {
     display: 'degC',
     goal: 'leastEnergy',
   });
-  expect(judged.advised).toMatchObject({ sound: true, reason: expect.stringContaining('Ah a day') });
-  expect(judged.advised!.change).toContain('Set point');
+  expect(judged.advised!.sound).toBe(true);
+  expect(inWords(judged.advised!.reason)).toContain('Ah a day');
+  expect(inWords(judged.advised!.change!)).toContain('Set point');
 });

@@ -3,6 +3,7 @@ import { useForm } from 'vee-validate';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { object, ref as yupRef, string } from 'yup';
+import { SHORTEST_PASSWORD } from '@brine/contract/lengths';
 import { request, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -22,7 +23,9 @@ const schema = computed(() =>
   object({
     login: first.value ? string().trim().required('Expected a login') : string(),
     name: first.value ? string().trim().required('Expected your name') : string(),
-    password: string().required('Expected a password').min(10, 'Expected at least 10 characters'),
+    password: string()
+      .required('Expected a password')
+      .min(SHORTEST_PASSWORD, `Expected at least ${SHORTEST_PASSWORD} characters`),
     again: string().oneOf([yupRef('password')], 'The two passwords differ'),
   }),
 );
@@ -66,7 +69,7 @@ const submit = handleSubmit(async ({ login, name, password }) => {
         label="New password"
         type="password"
         autocomplete="new-password"
-        hint="At least 10 characters"
+        :hint="`At least ${SHORTEST_PASSWORD} characters; several words are easy to keep in mind`"
       />
       <TextField name="again" label="The same again" type="password" autocomplete="new-password" />
     </template>

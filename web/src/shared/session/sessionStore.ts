@@ -50,6 +50,14 @@ export const useSession = defineStore('session', () => {
     await become(result.person, result.ticket);
   }
 
+  /** A new password for oneself; this device gets a new ticket, every other one has to sign in again. */
+  async function changePassword(current: string, next: string): Promise<void> {
+    const { ticket } = await request('changePassword', {
+      body: { current, next, device: await outbox.device() },
+    });
+    if (person.value) await outbox.keepTicket(person.value, ticket);
+  }
+
   async function signOut(): Promise<void> {
     await request('signOut');
     localStorage.removeItem(KNOWN);
@@ -81,5 +89,16 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  return { person, company, mayWrite, isLead, restore, signIn, takeLink, signOut, loadCompany };
+  return {
+    person,
+    company,
+    mayWrite,
+    isLead,
+    restore,
+    signIn,
+    takeLink,
+    changePassword,
+    signOut,
+    loadCompany,
+  };
 });
