@@ -46,14 +46,13 @@ export function logRepository(em: EntityManager) {
       log: StoredLog,
       timeSql: string,
       roles: readonly ValueRole[],
-      into: (text: string) => void,
+      into: (text: string) => Promise<void>,
     ): Promise<void> {
       const sql = `copy (select ${timeSql}, ${roles.map(quoted).join(', ')} from log_point where log_id = '${log.id}' order by at) to stdout (format csv)`;
       const client = await connectionOf(em);
       const sink = new Writable({
         write(chunk: Buffer, _, done) {
-          into(chunk.toString('utf8'));
-          done();
+          into(chunk.toString('utf8')).then(() => done(), done);
         },
       });
       await pipeline(client.query(copyTo(sql)), sink);

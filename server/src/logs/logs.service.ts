@@ -2,6 +2,7 @@ import type { LogView } from '@brine/contract/routes';
 import { formatName, LogReader, spanProblem, type LogLayout } from '@brine/core/logs/reading';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
+import { slowStream } from '../http/slowStream.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
 import type { StoredLog } from './log.entity.ts';
 
@@ -94,21 +95,12 @@ export async function streamLog(
 ): Promise<{ readonly name: string; readonly stream: ReadableStream<Uint8Array> }> {
   const log = await services.database.transaction((repositories) => repositories.logs.byId(id));
   if (!log || log.jobId !== jobId) throw new AppError('notFound', 'This log is not here');
-  const encoder = new TextEncoder();
-  const stream = new ReadableStream<Uint8Array>({
-    async start(controller) {
-      const push = (text: string) => controller.enqueue(encoder.encode(text));
-      push(`time,${log.columns.map(formatName).join(',')}\n`);
-      try {
-        await services.database.transaction((repositories) =>
-          repositories.logs.write(log, times[log.clock.kind], log.columns, push),
-        );
-        controller.close();
-      } catch (error) {
-        controller.error(error);
-      }
-    },
-  });
+  const stream = slowStream((push) =>
+    services.database.transaction(async (repositories) => {
+      await push(`time,${log.columns.map(formatName).join(',')}\n`);
+      await repositories.logs.write(log, times[log.clock.kind], log.columns, push);
+    }),
+  );
   return { name: log.name, stream };
 }
 

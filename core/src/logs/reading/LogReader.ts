@@ -12,6 +12,10 @@ import { zoneClock, type ZoneClock } from './zone.ts';
 
 /** Sentences kept of lines that cannot be read; the others are only counted. */
 const MOST_PROBLEMS = 20;
+/** Longest line that can be a row, characters: a logger's have some hundreds. A longer one is passed over without being held. */
+export const LONGEST_LINE = 65_536;
+/** So much of a cell is said in a sentence. */
+const LONGEST_SAID = 60;
 /** A repeated hour goes back by an hour less one step: between these, seconds. */
 const HOUR_BACK = { least: 1800, most: 3600 };
 
@@ -36,6 +40,8 @@ export class LogReader {
   readonly #written = writtenTime();
   readonly #problems: { line: number; why: string }[] = [];
   #rest = '';
+  /** Within a line that is too long: nothing is taken before its end. */
+  #passing = false;
   readonly #ends = new CellEnds();
   #line = 0;
   #toSkip: number;
@@ -67,10 +73,31 @@ export class LogReader {
 
   /** Takes the next piece of the file's text. A line or quote that is cut waits for the rest. */
   push(text: string): void {
-    const whole = this.#rest + (this.#line === 0 && this.#rest === '' ? text.replace(/^\uFEFF/, '') : text);
+    // In pieces, so that one long text costs no more than many short ones.
+    for (let from = 0; from < text.length; from += LONGEST_LINE)
+      this.#pushPiece(text.slice(from, from + LONGEST_LINE));
+  }
+
+  #pushPiece(text: string): void {
+    const piece = this.#passing ? this.#afterLongLine(text) : text;
+    if (piece === null) return;
+    const whole = this.#rest + (this.#line === 0 && this.#rest === '' ? piece.replace(/^\uFEFF/, '') : piece);
     const cut = lastRowEnd(whole);
     this.#rest = whole.slice(cut);
     if (cut > 0) this.#take(whole.slice(0, cut));
+    if (this.#rest.length <= LONGEST_LINE) return;
+    this.#rest = '';
+    this.#passing = true;
+    this.#line += 1;
+    this.#refuse(`a line of more than ${LONGEST_LINE} characters, or a quote that is never closed`);
+  }
+
+  /** What follows the end of a line that was too long; null where it goes on. */
+  #afterLongLine(text: string): string | null {
+    const end = /[\n\r]/.exec(text)?.index ?? -1;
+    if (end < 0) return null;
+    this.#passing = false;
+    return text.slice(end + 1);
   }
 
   /** The log, once all text is in. */
@@ -165,7 +192,7 @@ export class LogReader {
   /** Takes a row's time; false, and a sentence, where it is none. */
   #takeTime(text: string): boolean {
     if (!readTime(text, this.#layout.order, this.#written)) {
-      this.#refuse(`${text.trim() || 'an empty cell'} is no time`);
+      this.#refuse(`${said(text.trim()) || 'an empty cell'} is no time`);
       return false;
     }
     this.#time.push(this.#trueTime());
@@ -209,6 +236,9 @@ export class LogReader {
     if (this.#problems.length < MOST_PROBLEMS) this.#problems.push({ line: this.#line, why });
   }
 }
+
+/** A cell as a sentence may hold it. */
+const said = (cell: string) => (cell.length > LONGEST_SAID ? `${cell.slice(0, LONGEST_SAID)} …` : cell);
 
 /** Where the last whole row of a piece of text ends. Only a line end outside quotes ends a row. */
 function lastRowEnd(text: string): number {
