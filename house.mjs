@@ -363,7 +363,7 @@ export const webRooms = {
   'shared/session': ['shared/api', 'shared/outbox'],
   'shared/strip': ['shared/display', 'shared/ui', 'workers'],
   'shared/ui': ['shared/api', 'shared/display'],
-  signin: ['shared/api', 'shared/session', 'shared/ui'],
+  signin: ['shared/api', 'shared/display', 'shared/session', 'shared/ui'],
   survey: ['shared/display', 'shared/job', 'shared/jump', 'shared/session', 'shared/ui'],
   units: ['shared/api', 'shared/display', 'shared/session', 'shared/ui'],
   wire: [

@@ -9,6 +9,7 @@ import { admitted, type Admitted } from './auth/admission.ts';
 import { callerOf } from './http/caller.ts';
 import type { Services } from './http/context.ts';
 import { AppError, asAppError, errorBody, statusOf } from './http/errors.ts';
+import { hasLeft, loggedError } from './http/loggedError.ts';
 import { refuseForeignOrigin } from './http/origin.ts';
 import { validated, type ServedRoute } from './http/route.ts';
 import { routes } from './http/routes.ts';
@@ -29,10 +30,14 @@ export function createApp(services: Services): Hono<Env> {
   // Leaves alone what is small, packed already, or an event stream.
   app.use(compress());
   app.onError((thrown, context) => {
-    const error = asAppError(thrown);
     const requestId = (context.get('requestId') as string | undefined) ?? 'none';
+    if (hasLeft(context, thrown)) {
+      services.log.debug({ requestId }, 'the caller left before the answer');
+      return context.body(null);
+    }
+    const error = asAppError(thrown);
     if (statusOf[error.code] >= 500)
-      services.log.error({ requestId, err: error.cause ?? thrown }, error.message);
+      services.log.error({ requestId, err: loggedError(error.cause ?? thrown) }, error.message);
     return context.json(errorBody(error, requestId), statusOf[error.code]);
   });
 
@@ -60,7 +65,7 @@ export function createApp(services: Services): Hono<Env> {
 function addRoute(app: Hono<Env>, services: Services, route: ServedRoute): void {
   const { contract } = route;
   const admit: MiddlewareHandler<Env> = async (context, next) => {
-    if (contract.method !== 'get') refuseForeignOrigin(context);
+    if (contract.method !== 'get') refuseForeignOrigin(context, services.config.trustProxy);
     const caller = callerOf(context, context.get('requestId'), services.config);
     const ticket = context.req.header('x-brine-ticket') ?? null;
     context.set('admitted', await admitted(contract.access, services, caller, ticket));

@@ -37,6 +37,7 @@ describe('requests that do not fit', () => {
     await tess.signIn('tess');
     for (const headers of [
       { origin: 'https://evil.example' },
+      { origin: 'https://evil.example', 'x-forwarded-host': 'evil.example' },
       { origin: 'null' },
       { 'sec-fetch-site': 'cross-site' },
     ])

@@ -10,12 +10,13 @@ export function slowStream(
   stalledMs = STALLED_MS,
 ): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
-  let left = false;
+  // An object: what `cancel` writes is seen by whoever waits.
+  const reader = { left: false };
   let wake = (): void => undefined;
   return new ReadableStream<Uint8Array>({
     start(controller) {
       const push = async (text: string): Promise<void> => {
-        if (left) throw new Error('the reader has left');
+        if (reader.left) throw new Error('the reader has left');
         controller.enqueue(encoder.encode(text));
         if ((controller.desiredSize ?? 0) > 0) return;
         const taken = await new Promise<boolean>((resolve) => {
@@ -25,17 +26,17 @@ export function slowStream(
             resolve(true);
           };
         });
-        if (!taken || left) throw new Error('the reader has left');
+        if (!taken || reader.left) throw new Error('the reader has left');
       };
       // Not awaited: the stream asks for more only once this function has returned.
       void write(push).then(
-        () => (left ? undefined : controller.close()),
-        (error: unknown) => (left ? undefined : controller.error(error)),
+        () => (reader.left ? undefined : controller.close()),
+        (error: unknown) => (reader.left ? undefined : controller.error(error)),
       );
     },
     pull: () => wake(),
     cancel() {
-      left = true;
+      reader.left = true;
       wake();
     },
   });

@@ -49,6 +49,23 @@ describe('the outbox of this browser', () => {
     expect(new Set(made.map((w) => w.entry.deviceSequence)).size).toBe(20);
   });
 
+  test('a refusal of a later batch leaves alone what an earlier one brought in', async () => {
+    for (let n = 0; n < 150; n += 1) await type(tess, String(n));
+    const whole = server.fetch;
+    let posts = 0;
+    globalThis.fetch = (async (path: string, init: RequestInit) => {
+      posts += 1;
+      if (posts === 1) return whole(path, init);
+      const error = { code: 'forbidden', message: 'Viewers read', problems: [] };
+      return { ok: false, status: 403, json: async () => ({ error }) } as Response;
+    }) as typeof fetch;
+    const { accepted } = await sendAll(storage);
+    expect([accepted.length, server.taken.length]).toEqual([100, 100]);
+    const left = await storage.entries();
+    expect(left.map((w) => w.state)).toEqual(new Array(50).fill('refused'));
+    expect(left[0]!.problem).toBe('Viewers read');
+  });
+
   test('sends in the order typed and keeps nothing that was accepted', async () => {
     for (const value of ['1', '2', '3']) await type(tess, value);
     const { accepted, serverAway } = await sendAll(storage);

@@ -38,7 +38,7 @@ export async function sendAll(storage: OutboxStorage): Promise<SendRound> {
     }
     try {
       for (let at = 0; at < mine.length; at += BATCH)
-        accepted.push(...(await sendApart(storage, ticket, mine.slice(at, at + BATCH))));
+        await sendApart(storage, ticket, mine.slice(at, at + BATCH), accepted);
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.isAway || error.status === 429)
@@ -46,7 +46,12 @@ export async function sendAll(storage: OutboxStorage): Promise<SendRound> {
       if (error.status === 401) {
         await storage.dropTicket(author);
         mustSignIn.add(ticket.authorName);
-      } else await refuse(storage, mine, error.message);
+      } else {
+        // What an earlier batch brought in is the server's already: only the rest is refused.
+        const taken = new Set(accepted.map((a) => a.waiting.entry.id));
+        const rest = mine.filter((w) => !taken.has(w.entry.id));
+        await refuse(storage, rest, error.message);
+      }
     }
   }
   return { accepted, serverAway: false, mustSignIn: [...mustSignIn] };
@@ -54,24 +59,24 @@ export async function sendAll(storage: OutboxStorage): Promise<SendRound> {
 
 /**
  * Sends a batch; where the server stumbles over it (an answer, but an error of its own), each half by itself, down to the one entry that
- * it cannot take. That one is put aside after a few tries, so that it holds up nothing.
+ * it cannot take. That one is put aside after a few tries, so that it holds up nothing. What is taken goes into `accepted` at once: a
+ * failure further on does not hide it.
  */
 async function sendApart(
   storage: OutboxStorage,
   ticket: Ticket,
   batch: readonly WaitingEntry[],
-): Promise<Accepted[]> {
+  accepted: Accepted[],
+): Promise<void> {
   try {
-    return await sendBatch(storage, ticket, batch);
+    accepted.push(...(await sendBatch(storage, ticket, batch)));
   } catch (error) {
     if (!(error instanceof ApiError) || error.isAway || [401, 403, 429].includes(error.status)) throw error;
     if (batch.length > 1) {
       const middle = Math.ceil(batch.length / 2);
-      const first = await sendApart(storage, ticket, batch.slice(0, middle));
-      return [...first, ...(await sendApart(storage, ticket, batch.slice(middle)))];
-    }
-    await stumbled(storage, batch[0]!, error);
-    return [];
+      await sendApart(storage, ticket, batch.slice(0, middle), accepted);
+      await sendApart(storage, ticket, batch.slice(middle), accepted);
+    } else await stumbled(storage, batch[0]!, error);
   }
 }
 
