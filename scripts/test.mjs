@@ -17,11 +17,15 @@ const options = readOptions(
   {
     unit: { flag: true, help: 'only Jest: core, server, command line, web, scripts' },
     e2e: { flag: true, help: 'only the end-to-end tests' },
+    chaos: {
+      flag: true,
+      help: 'only the killing of servers and PostgreSQL under load: 100 and 30 times (minutes)',
+    },
     only: { default: '', help: 'only tests whose path (Jest) or name (end-to-end) holds this' },
   },
   'bin/test [options]   checks everything',
 );
-const all = !options.unit && !options.e2e;
+const all = !options.unit && !options.e2e && !options.chaos;
 const results = mkdtempSync(join(tmpdir(), 'brine-results-'));
 let passed = 0;
 let failed = 0;
@@ -43,6 +47,8 @@ try {
   }
   if (all || options.unit) jest();
   if (all || options.e2e) endToEnd();
+  if (options.chaos) chaos(100, 30);
+  else if (all) chaos(4, 2);
 } catch (error) {
   say(String(error.stack ?? error));
   failed += 1;
@@ -97,6 +103,28 @@ function endToEnd() {
     process.execPath,
     ['--import', 'tsx', '--conditions=brine-src', 'e2e/run.ts', ...(options.only ? [options.only] : [])],
     env,
+  );
+  count(file, status, (json) => json);
+}
+
+/** Servers and PostgreSQL are killed under load; the figures are printed. */
+function chaos(serverKills, clusterKills) {
+  say('\n== killed under load');
+  ensureBuilt();
+  const file = join(results, 'chaos.json');
+  const status = runIn(
+    process.execPath,
+    [
+      '--import',
+      'tsx',
+      '--conditions=brine-src',
+      'e2e/chaos/run.ts',
+      '--server-kills',
+      String(serverKills),
+      '--cluster-kills',
+      String(clusterKills),
+    ],
+    { BRINE_RESULTS: file },
   );
   count(file, status, (json) => json);
 }

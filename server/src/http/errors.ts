@@ -69,11 +69,28 @@ function sqlStateOf(error: unknown): string | null {
   return cause === undefined ? null : sqlStateOf(cause);
 }
 
+/**
+ * True where the database was not reached or did not finish: what it says itself decides; what comes from the driver without a word of the
+ * database is a connection that broke, whatever its sentence.
+ */
 function isAway(error: unknown, state: string | null): boolean {
   if (state !== null) return AWAY.has(state.slice(0, 2));
-  const code = (error as { readonly code?: unknown } | null)?.code;
-  return typeof code === 'string' && ['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'EPIPE'].includes(code);
+  for (let at = error, depth = 0; at instanceof Error && depth < DEEPEST; at = at.cause, depth += 1) {
+    const { code } = at as { readonly code?: unknown };
+    if (typeof code === 'string' && LOST.has(code)) return true;
+    if (/(DriverException|ConnectionException|TimeoutError)$/.test(`${at.name} ${at.constructor.name}`))
+      return true;
+    if (
+      /^(Connection (terminated|ended)|Client (has encountered a connection error|was closed))/.test(
+        at.message,
+      )
+    )
+      return true;
+  }
+  return false;
 }
+const DEEPEST = 5;
+const LOST: ReadonlySet<string> = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'EPIPE']);
 
 /** The shape every error has on the wire. */
 export function errorBody(error: AppError, requestId: string) {

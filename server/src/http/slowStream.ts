@@ -10,13 +10,13 @@ export function slowStream(
   stalledMs = STALLED_MS,
 ): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
-  // An object: what `cancel` writes is seen by whoever waits.
   const reader = { left: false };
+  const hasLeft = () => reader.left;
   let wake = (): void => undefined;
   return new ReadableStream<Uint8Array>({
     start(controller) {
       const push = async (text: string): Promise<void> => {
-        if (reader.left) throw new Error('the reader has left');
+        if (hasLeft()) throw new Error('the reader has left');
         controller.enqueue(encoder.encode(text));
         if ((controller.desiredSize ?? 0) > 0) return;
         const taken = await new Promise<boolean>((resolve) => {
@@ -26,7 +26,7 @@ export function slowStream(
             resolve(true);
           };
         });
-        if (!taken || reader.left) throw new Error('the reader has left');
+        if (!taken || hasLeft()) throw new Error('the reader has left');
       };
       // Not awaited: the stream asks for more only once this function has returned.
       void write(push).then(
