@@ -78,8 +78,7 @@ function isAway(error: unknown, state: string | null): boolean {
   for (let at = error, depth = 0; at instanceof Error && depth < DEEPEST; at = at.cause, depth += 1) {
     const { code } = at as { readonly code?: unknown };
     if (typeof code === 'string' && LOST.has(code)) return true;
-    if (/(DriverException|ConnectionException|TimeoutError)$/.test(`${at.name} ${at.constructor.name}`))
-      return true;
+    if ([at.name, at.constructor.name].some((name) => BROKEN.test(name))) return true;
     if (
       /^(Connection (terminated|ended)|Client (has encountered a connection error|was closed))/.test(
         at.message,
@@ -90,6 +89,7 @@ function isAway(error: unknown, state: string | null): boolean {
   return false;
 }
 const DEEPEST = 5;
+const BROKEN = /(DriverException|ConnectionException|TimeoutError)$/;
 const LOST: ReadonlySet<string> = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'EPIPE']);
 
 /** The shape every error has on the wire. */
