@@ -5,8 +5,8 @@ import { say } from './say.mjs';
 const LOOK_MS = 1000;
 /** A cluster that goes down again and again is not helped by starting it again and again: the waits double up to this. */
 const LONGEST_WAIT_MS = 60_000;
-/** One that stood this long is well again. */
-const WELL_MS = 5 * 60_000;
+/** One that stood this long had started well: the next start is not waited for. */
+const WELL_MS = 2000;
 
 /**
  * Watches a private cluster and starts it again where it went down, on the same port, with what its log says of it. The server beside it
@@ -20,12 +20,12 @@ export function watchCluster(cluster) {
   const look = () => {
     if (ended) return;
     if (cluster.alive()) {
-      if (Date.now() - since > WELL_MS) wait = 0;
       timer = setTimeout(look, LOOK_MS);
       return;
     }
     say(`PostgreSQL is down. Its log says: ${lastWords(cluster.log)}`);
     say('Starting it again …');
+    if (Date.now() - since > WELL_MS) wait = 0;
     const up = cluster.restart();
     since = Date.now();
     wait = Math.min(LONGEST_WAIT_MS, wait === 0 ? LOOK_MS : wait * 2);
@@ -34,7 +34,7 @@ export function watchCluster(cluster) {
         ? 'PostgreSQL runs again.'
         : `It does not start; next try in ${wait / 1000} s. Its log: ${cluster.log}`,
     );
-    timer = setTimeout(look, wait);
+    timer = setTimeout(look, up ? LOOK_MS : wait);
   };
   timer = setTimeout(look, LOOK_MS);
   return () => {
