@@ -12,6 +12,10 @@ describe('an error of the database', () => {
       'killed before it began',
       named('Error', 'Client has encountered a connection error and is not queryable'),
     ],
+    [
+      'killed under the commit',
+      named('Error', 'COMMIT; - Client has encountered a connection error and is not queryable'),
+    ],
     ['no connection in time', named('KnexTimeoutError', 'Timeout acquiring a connection')],
     ['shutting down', named('DriverException', 'terminating connection', { code: '57P01' })],
     [

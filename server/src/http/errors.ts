@@ -80,7 +80,7 @@ function isAway(error: unknown, state: string | null): boolean {
     if (typeof code === 'string' && LOST.has(code)) return true;
     if ([at.name, at.constructor.name].some((name) => BROKEN.test(name))) return true;
     if (
-      /^(Connection (terminated|ended)|Client (has encountered a connection error|was closed))/.test(
+      /(^|; - )(Connection (terminated|ended)|Client (has encountered a connection error|was closed))/.test(
         at.message,
       )
     )
