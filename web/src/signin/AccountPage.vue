@@ -108,10 +108,8 @@ const machine = (browser: string) =>
           >
             <span class="min-w-0 flex-1"
               >{{ machine(line.browser) }}{{ line.current ? ', this one' : '' }}
-              <span class="hint block"
-                >signed in {{ localDateTime(line.createdAt) }}, last used
-                {{ localDateTime(line.lastUsedAt) }}</span
-              ></span
+              <span class="hint block">signed in {{ localDateTime(line.createdAt) }}</span>
+              <span class="hint block">last used {{ localDateTime(line.lastUsedAt) }}</span></span
             >
             <AppButton v-if="!line.current" kind="quiet" data-test="end-session" @click="end(line)"
               >Sign it out</AppButton
