@@ -109,6 +109,7 @@ export const accessible: EndToEndTest = {
           '/bench',
           '/practice',
           '/people',
+          '/account',
           '/waiting',
         ];
         for (const theme of ['paper', 'box'])

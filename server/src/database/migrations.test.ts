@@ -36,6 +36,15 @@ describe('migrations', () => {
     expect(locks).toEqual([]);
   });
 
+  test('a database that a newer version has used is refused with a sentence, and left as it is', async () => {
+    await sql(`insert into migration (name, executed_at) values ('Migration9999Tomorrow', now())`);
+    await expect(migrate(harness.orm)).rejects.toThrow(
+      /newer Brine Dial \(Migration9999Tomorrow\).*bin\/restore/,
+    );
+    await sql(`delete from migration where name = 'Migration9999Tomorrow'`);
+    await migrate(harness.orm);
+  });
+
   test('months without readings that an older version made are taken away', async () => {
     await sql(
       `create table "log_point_1971_01" partition of log_point for values from ('1971-01-01Z') to ('1971-02-01Z')`,
