@@ -44,6 +44,8 @@ export function unlikeTheLock(base = root) {
       if (!optional && !peer) return `${name} is missing`;
     } else if (found.version !== version || found.integrity !== integrity)
       return `${name} is ${found.version}, the lock file has ${version}`;
+    // What was recorded may have been deleted since.
+    else if (!existsSync(join(base, path))) return `${name} is missing`;
   }
   return null;
 }
