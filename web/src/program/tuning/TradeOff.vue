@@ -44,7 +44,7 @@ const y = computed(() => scale((row) => row.price, [TOP + HEIGHT, TOP]));
 const words = (row: TuningRow) =>
   `${row.present ? 'In the unit' : display.words(remedyWords(row.change))}: ${row.score.toPrecision(3)} ${props.scoreLabel}, ${row.price.toPrecision(3)} ${props.priceLabel}; ${row.against.length === 0 ? 'nothing against it' : display.words(joinSentences(row.against, '; '))}`;
 const present = computed(() => drawn.value.find((row) => row.present) ?? null);
-/** Names beside a mark, on the side where there is room. */
+/** Names above a mark, on the side where there is room. */
 const names = computed(() =>
   [
     ...(props.advised
@@ -52,13 +52,13 @@ const names = computed(() =>
       : []),
     ...(present.value && !props.advised?.present ? [{ row: present.value, text: 'in the unit' }] : []),
   ].map(({ row, text }, i) => {
-    const right = x.value(row.score) < width.value - 120;
+    // The advised one is named to the left of its mark and what is set to the right, above the row of dots that most of them lie in.
+    const left = i === 0 ? x.value(row.score) > 120 : x.value(row.score) > width.value - 120;
     return {
       text,
-      x: x.value(row.score) + (i === 1 ? 0 : right ? 11 : -11),
-      // The second name goes above its mark, so that two close together stay readable.
-      y: y.value(row.price) + (i === 0 ? 4 : -12),
-      anchor: i === 1 ? 'middle' : right ? 'start' : 'end',
+      x: x.value(row.score) + (left ? -6 : 6),
+      y: y.value(row.price) - 13,
+      anchor: left ? 'end' : 'start',
     };
   }),
 );
