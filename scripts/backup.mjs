@@ -3,20 +3,28 @@
 import { randomBytes } from 'node:crypto';
 import { mkdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
-import { CHECK_FORMAT, checkFileOf, COUNT_SQL, dropOldBackups, sumOf } from './lib/backups.mjs';
+import {
+  CHECK_FORMAT,
+  checkFileOf,
+  COUNT_SQL,
+  dropOldBackups,
+  dumpInto,
+  pgRestore,
+  stampOf,
+  sumOf,
+  toldOf,
+} from './lib/backups.mjs';
 import { readOptions } from './lib/options.mjs';
 import { psql } from './lib/postgres.mjs';
 import { homeFolder } from './lib/project.mjs';
-import { run } from './lib/run.mjs';
 import { databaseFor } from './lib/running.mjs';
 import { fail, orFail, say } from './lib/say.mjs';
 import { openSession } from './lib/session.mjs';
 
-const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
 const options = readOptions(
   process.argv.slice(2),
   {
-    to: { default: join(homeFolder, 'backups', `brine-${stamp}.dump`), help: 'file to write' },
+    to: { default: join(homeFolder, 'backups', `brine-${stampOf(new Date())}.dump`), help: 'file to write' },
     keep: { help: 'so many of the newest dated backups stay in the folder of the file; older ones go' },
     data: {
       env: 'BRINE_DATA',
@@ -34,18 +42,20 @@ const half = `${target}.part`;
 mkdirSync(dirname(target), { recursive: true });
 const database = await orFail(() => databaseFor(options));
 const { postgres, url } = database;
-const pipe = { env: postgres.env, stdio: ['ignore', 'ignore', 'inherit'] };
 try {
   const counted = await dump();
   await provenBy(counted);
   const check = { format: CHECK_FORMAT, at: new Date().toISOString(), sha256: await sumOf(half), counted };
-  // Only a whole and proven backup gets the name of one.
-  writeFileSync(checkFileOf(target), `${JSON.stringify(check, null, 2)}\n`);
+  writeFileSync(checkFileOf(half), `${JSON.stringify(check, null, 2)}\n`);
+  // Only a whole and proven backup gets the name of one; an older one of this name never meets a check file that is not its own.
+  rmSync(checkFileOf(target), { force: true });
   renameSync(half, target);
+  renameSync(checkFileOf(half), checkFileOf(target));
 } catch (error) {
   rmSync(half, { force: true });
+  rmSync(checkFileOf(half), { force: true });
   database.stop();
-  fail(`The backup failed, and no file was left: ${error.message.replace(/postgresql:\S+/g, '(database)')}`);
+  fail(`The backup failed, and no file was left: ${toldOf(error)}`);
 }
 database.stop();
 if (options.keep !== undefined) dropOldBackups(dirname(target), Number(options.keep));
@@ -57,11 +67,7 @@ async function dump() {
   try {
     await session.ask('begin isolation level repeatable read read only');
     const snapshot = await session.ask('select pg_export_snapshot()');
-    run(
-      join(postgres.bin, 'pg_dump'),
-      ['--format=custom', '--no-owner', '--no-privileges', `--snapshot=${snapshot}`, `--file=${half}`, url],
-      { env: postgres.env },
-    );
+    dumpInto(database, half, `--snapshot=${snapshot}`);
     return await session.ask(COUNT_SQL);
   } finally {
     session.close();
@@ -77,22 +83,11 @@ async function provenBy(counted) {
     psql(postgres, url, `create database ${name}`);
   } catch {
     say('No scratch database may be made here: the backup was read to its end, not put back.');
-    run(join(postgres.bin, 'pg_restore'), ['--file=/dev/null', half], pipe);
+    pgRestore(database, '--file=/dev/null', half);
     return;
   }
   try {
-    run(
-      join(postgres.bin, 'pg_restore'),
-      [
-        '--no-owner',
-        '--no-privileges',
-        '--exit-on-error',
-        '--single-transaction',
-        `--dbname=${scratch}`,
-        half,
-      ],
-      pipe,
-    );
+    pgRestore(database, '--exit-on-error', '--single-transaction', `--dbname=${scratch}`, half);
     const found = psql(postgres, String(scratch), COUNT_SQL).trim();
     if (found !== counted) throw new Error(`put back on trial it held ${found}, expected ${counted}`);
   } finally {

@@ -2,7 +2,16 @@
 // transaction: whatever goes wrong, the database stands as before. What stood there is also kept in a backup of its own.
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { COUNT_SQL, knownMigrations, readCheck, sumOf } from './lib/backups.mjs';
+import {
+  COUNT_SQL,
+  dumpInto,
+  knownMigrations,
+  pgRestore,
+  readCheck,
+  stampOf,
+  sumOf,
+  toldOf,
+} from './lib/backups.mjs';
 import { readOptions } from './lib/options.mjs';
 import { psql, throwAwayFolder } from './lib/postgres.mjs';
 import { homeFolder } from './lib/project.mjs';
@@ -43,7 +52,7 @@ try {
   database.stop();
   fail(
     [
-      `The restore failed: ${error.message.replace(/postgresql:\S+/g, '(database)')}.`,
+      `The restore failed: ${toldOf(error)}.`,
       'The database stands as it was before.',
       ...(kept ? [`A copy of it is in ${kept}`] : []),
     ].join('\n'),
@@ -72,11 +81,7 @@ async function sound(path) {
     );
   if (!check) say('This backup has no check file: only what the dump itself holds can be checked.');
   try {
-    run(
-      join(postgres.bin, 'pg_restore'),
-      ['--no-owner', '--no-privileges', `--file=${join(work, 'dump.sql')}`, path],
-      { env: postgres.env },
-    );
+    pgRestore(database, `--file=${join(work, 'dump.sql')}`, path);
   } catch {
     throw new Error('the file cannot be read to its end: it is damaged, or no backup');
   }
@@ -90,13 +95,8 @@ function keepWhatIsThere() {
   if (tables === 0) return null;
   const folder = join(homeFolder, 'backups');
   mkdirSync(folder, { recursive: true });
-  const stamp = new Date().toISOString().slice(0, 23).replaceAll(/[:.]/g, '-');
-  const copy = join(folder, `before-restore-${stamp}.dump`);
-  run(
-    join(postgres.bin, 'pg_dump'),
-    ['--format=custom', '--no-owner', '--no-privileges', `--file=${copy}`, url],
-    { env: postgres.env },
-  );
+  const copy = join(folder, `before-restore-${stampOf(new Date())}.dump`);
+  dumpInto(database, copy);
   say(`What stood in the database is kept in ${copy}`);
   return copy;
 }
@@ -128,7 +128,7 @@ function swapIn(check) {
        if unknown is not null then
          raise exception 'this backup was made by a newer Brine Dial (%); update first', unknown;
        end if;
-       found := (${COUNT_SQL.replace(/xpath\('\/row\/n\/text\(\)'/, "pg_catalog.xpath('/row/n/text()'")});
+       found := (${COUNT_SQL});
        if expected is not null and found <> expected then
          raise exception 'what was put back is not whole: found %, expected %', found, expected;
        end if;
@@ -136,12 +136,16 @@ function swapIn(check) {
      drop schema before_restore cascade;\n`,
   );
   const script = [before, join(work, 'dump.sql'), after].flatMap((path) => ['-f', path]);
-  run(
-    join(postgres.bin, 'psql'),
-    ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '--single-transaction', '-d', url, ...script],
-    {
-      env: { ...postgres.env, PGOPTIONS: '-c client_min_messages=error' },
-      stdio: ['ignore', 'ignore', 'inherit'],
-    },
-  );
+  try {
+    run(
+      join(postgres.bin, 'psql'),
+      ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '--single-transaction', '-d', url, ...script],
+      {
+        env: { ...postgres.env, PGOPTIONS: '-c client_min_messages=error' },
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    );
+  } catch {
+    throw new Error('what it holds was refused; the reason stands above');
+  }
 }

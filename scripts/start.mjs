@@ -54,8 +54,10 @@ if (options.lan && !(options.cert && options.key))
 for (const name of ['cert', 'key'])
   if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
 
+/** A week; Node's timers hold no more than 24 days. */
+const MOST_HOURS = 168;
 const every = Number(options['backup-every']);
-if (!(every >= 0 && every <= 720)) fail('--backup-every: expected hours from 0 to 720.');
+if (!(every >= 0 && every <= MOST_HOURS)) fail(`--backup-every: expected hours from 0 to ${MOST_HOURS}.`);
 if (!/^[1-9]\d{0,3}$/.test(options['backups-kept']))
   fail('--backups-kept: expected a number from 1 to 9999.');
 
@@ -107,25 +109,22 @@ function serve() {
   child.on('exit', (code, signal) => finish(stopping ? 0 : (code ?? (signal ? 1 : 0))));
 }
 
-/** Backs the private cluster up while it serves; a failed backup is said and tried again at its next time. */
+/** Backs the private cluster up while it serves, one at a time; a failed backup is said and tried again at its next time. */
 function backUpEvery(hours) {
-  const folder = join(homeFolder, 'backups');
-  const timer = setInterval(
-    () => {
-      const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
-      const args = ['--data', options.data, '--keep', options['backups-kept']];
-      const program = start(
-        process.execPath,
-        ['scripts/backup.mjs', ...args, '--to', join(folder, `brine-${stamp}.dump`)],
-        { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] },
-      );
-      program.on('exit', (code) => {
+  let running = false;
+  const backUp = () => {
+    if (running) return;
+    running = true;
+    const args = ['scripts/backup.mjs', '--data', options.data, '--keep', options['backups-kept']];
+    start(process.execPath, args, { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] }).on(
+      'exit',
+      (code) => {
+        running = false;
         if (code !== 0) say('The scheduled backup failed; the reason stands above.');
-      });
-    },
-    hours * 3600 * 1000,
-  );
-  timer.unref();
+      },
+    );
+  };
+  setInterval(backUp, hours * 3600 * 1000).unref();
 }
 
 function finish(code) {

@@ -1,11 +1,32 @@
-// What a backup holds besides its dump: a check file with a sum over the dump and how much stood in the database at that moment.
+// What bin/backup and bin/restore share: the dump, and the check file beside it with a sum and how much stood in the database then.
 import { createHash } from 'node:crypto';
 import { createReadStream, existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './project.mjs';
+import { run } from './run.mjs';
 
 export const CHECK_FORMAT = 'brine-dial/backup@1';
 export const checkFileOf = (dump) => `${dump}.check.json`;
+
+/** Dumps a database into a file, in PostgreSQL's own custom format, without owners: it may be put back under any. */
+export function dumpInto({ postgres, url }, file, ...more) {
+  const args = ['--format=custom', '--no-owner', '--no-privileges', ...more, `--file=${file}`, url];
+  run(join(postgres.bin, 'pg_dump'), args, { env: postgres.env });
+}
+
+/** pg_restore without owners, with whatever else it is told. */
+export function pgRestore({ postgres }, ...args) {
+  run(join(postgres.bin, 'pg_restore'), ['--no-owner', '--no-privileges', ...args], {
+    env: postgres.env,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+}
+
+/** A moment as part of a file's name. */
+export const stampOf = (date) => date.toISOString().replaceAll(/[:.]/g, '-').slice(0, 23);
+
+/** What went wrong, without the address of the database, which holds its password. */
+export const toldOf = (error) => error.message.replace(/postgresql:\S+/g, '(database)');
 
 /** SHA-256 of a file, read in pieces. */
 export async function sumOf(path) {
@@ -20,14 +41,17 @@ export function readCheck(dump) {
   if (!existsSync(path)) return null;
   const check = JSON.parse(readFileSync(path, 'utf8'));
   if (check.format !== CHECK_FORMAT) throw new Error(`${path}: expected "${CHECK_FORMAT}"`);
+  // It goes into a statement: nothing but names and numbers may stand there.
+  if (!/^[0-9a-f]{64}$/.test(check.sha256) || !/^(\w+=\d+( |$))*$/.test(check.counted))
+    throw new Error(`${path}: expected a sum, and tables with their rows`);
   return check;
 }
 
-/** Tables with their rows, as one line `name=rows name=rows`; partitions count with their table. Runs in whatever transaction is open. */
+/** Tables with their rows, as one line `name=rows name=rows`; partitions count with their table. Runs in whatever transaction is open, whatever its search path. */
 export const COUNT_SQL = `
   select coalesce(string_agg(name || '=' || rows, ' ' order by name), '') from (
     select c.relname as name,
-      (xpath('/row/n/text()', query_to_xml(format('select count(*) as n from %I.%I', n.nspname, c.relname), false, true, '')))[1]::text as rows
+      (pg_catalog.xpath('/row/n/text()', query_to_xml(format('select count(*) as n from %I.%I', n.nspname, c.relname), false, true, '')))[1]::text as rows
     from pg_class c join pg_namespace n on n.oid = c.relnamespace
     where n.nspname = 'public' and c.relkind in ('r', 'p') and not c.relispartition) counted`;
 

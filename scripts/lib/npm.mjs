@@ -78,6 +78,11 @@ function swapIn(beside) {
       join(beside, folder, 'old'),
     ];
     if (existsSync(place)) renameSync(place, old);
-    if (existsSync(fresh)) renameSync(fresh, place);
+    try {
+      if (existsSync(fresh)) renameSync(fresh, place);
+    } catch (error) {
+      if (existsSync(old)) renameSync(old, place);
+      throw error;
+    }
   }
 }

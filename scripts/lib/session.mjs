@@ -21,7 +21,12 @@ export function openSession(postgres, url) {
   });
   child.stderr.on('data', (chunk) => (complaint += chunk));
   child.stdin.on('error', () => undefined);
-  child.on('close', () => waiting?.reject(new Error(complaint.trim() || 'psql ended')));
+  let ended = false;
+  const why = () => new Error(complaint.trim() || 'psql ended');
+  child.on('close', () => {
+    ended = true;
+    waiting?.reject(why());
+  });
   function look() {
     const end = waiting ? printed.indexOf(waiting.mark) : -1;
     if (end < 0) return;
@@ -35,6 +40,7 @@ export function openSession(postgres, url) {
     /** What a statement printed, bare. */
     ask: (sql) =>
       new Promise((resolve, reject) => {
+        if (ended) return reject(why());
         waiting = { mark: `--answered-${(count += 1)}--`, resolve, reject };
         child.stdin.write(`${sql};\n\\echo ${waiting.mark}\n`);
       }),

@@ -3,11 +3,8 @@ import { say } from './say.mjs';
 
 /** How often it is looked whether the cluster still runs. */
 const LOOK_MS = 1000;
-/** A cluster that goes down again and again is not helped by starting it again and again: the waits double up to this. */
+/** One that does not start is not helped by trying without a pause: the waits double up to this. */
 const LONGEST_WAIT_MS = 60_000;
-/** One that stood this long had started well: the next start is not waited for. */
-const WELL_MS = 2000;
-
 /**
  * Watches a private cluster and starts it again where it went down, on the same port, with what its log says of it. The server beside it
  * waits meanwhile and goes on by itself. Returns a function that ends the watch.
@@ -15,8 +12,7 @@ const WELL_MS = 2000;
 export function watchCluster(cluster) {
   let timer;
   let ended = false;
-  let wait = 0;
-  let since = Date.now();
+  let wait = LOOK_MS;
   const look = () => {
     if (ended) return;
     if (cluster.alive()) {
@@ -25,16 +21,14 @@ export function watchCluster(cluster) {
     }
     say(`PostgreSQL is down. Its log says: ${lastWords(cluster.log)}`);
     say('Starting it again …');
-    if (Date.now() - since > WELL_MS) wait = 0;
     const up = cluster.restart();
-    since = Date.now();
-    wait = Math.min(LONGEST_WAIT_MS, wait === 0 ? LOOK_MS : wait * 2);
+    wait = up ? LOOK_MS : Math.min(LONGEST_WAIT_MS, wait * 2);
     say(
       up
         ? 'PostgreSQL runs again.'
         : `It does not start; next try in ${wait / 1000} s. Its log: ${cluster.log}`,
     );
-    timer = setTimeout(look, up ? LOOK_MS : wait);
+    timer = setTimeout(look, wait);
   };
   timer = setTimeout(look, LOOK_MS);
   return () => {
