@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:https';
-import type { IncomingMessage, Server } from 'node:http';
-import type { AddressInfo, Socket } from 'node:net';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
@@ -12,11 +12,9 @@ import { databaseOn } from './database/database.ts';
 import { migrate, NewerDatabase, openOrm } from './database/orm.ts';
 import { loadDemo } from './demo/loadDemo.ts';
 import type { Services } from './http/context.ts';
+import { letGoOfStalledBodies } from './http/stalledBodies.ts';
 import { firstLeadLink } from './people/people.service.ts';
 
-/** A body may be on its way this long in all, and stand still this long. */
-const LONGEST_REQUEST_MS = 15 * 60_000;
-const STALLED_MS = 30_000;
 /** Open requests get this long at a stop. */
 const GRACE_MS = 10_000;
 
@@ -42,17 +40,7 @@ const server = serve(
   },
   (address) => announce(address),
 );
-// A body that stops coming lets go of its connection; one that comes slowly may take its time.
-(server as Server).requestTimeout = LONGEST_REQUEST_MS;
-server.on('request', (request: IncomingMessage) => {
-  if (request.headers['transfer-encoding'] === undefined && !(Number(request.headers['content-length']) > 0))
-    return;
-  const { socket } = request;
-  socket.setTimeout(STALLED_MS);
-  request.once('close', () => socket.setTimeout(0));
-  request.once('end', () => socket.setTimeout(0));
-});
-server.on('timeout', (socket: Socket) => socket.destroy());
+letGoOfStalledBodies(server as Server);
 server.on('error', (error: NodeJS.ErrnoException) => {
   const reason =
     error.code === 'EADDRINUSE' ? `port ${config.port} is taken; choose another with --port` : error.message;

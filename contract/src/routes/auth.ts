@@ -29,7 +29,7 @@ export const authRoutes = {
         .max(200, 'Login: expected at most 200 characters'),
       password: string()
         .required('Password: expected your password')
-        .max(500, 'Password: expected at most 500 characters'),
+        .max(LONGEST_PASSWORD, `Password: expected at most ${LONGEST_PASSWORD} characters`),
       device: device(),
     }),
     answer: signedIn,

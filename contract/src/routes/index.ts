@@ -1,5 +1,5 @@
-export type { SessionLine } from './auth.ts';
 export { api, type Api } from './api.ts';
+export { type SessionLine } from './auth.ts';
 export { type TableName } from '../paths/index.ts';
 export { type Company } from './company.ts';
 export { type ControllerUse } from './controllers.ts';

@@ -1,5 +1,6 @@
 import { boolean, object, string } from 'yup';
 import { device, idParams, name, version } from '../fields/index.ts';
+import { LONGEST_PASSWORD } from '../lengths/index.ts';
 import { signedIn } from './auth.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
@@ -85,7 +86,7 @@ export const peopleRoutes = {
       name: ownText('Name'),
       password: string()
         .required('Password: expected a password')
-        .max(500, 'Password: expected at most 500 characters'),
+        .max(LONGEST_PASSWORD, `Password: expected at most ${LONGEST_PASSWORD} characters`),
       device: device(),
     }),
     answer: signedIn,

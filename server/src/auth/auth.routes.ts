@@ -4,16 +4,8 @@ import { deleteCookie, setCookie } from 'hono/cookie';
 import { sessionCookie } from '../http/caller.ts';
 import type { Caller } from '../http/context.ts';
 import { personOf, serve } from '../http/route.ts';
-import {
-  changePassword,
-  endOwnSession,
-  endTicket,
-  renewTicket,
-  sessionsOf,
-  signIn,
-  signOut,
-  type SignInResult,
-} from './auth.service.ts';
+import { changePassword, endOwnSession, sessionsOf } from './account.service.ts';
+import { endTicket, renewTicket, signIn, signOut, type SignInResult } from './auth.service.ts';
 
 /** Sends the session cookie and answers with what the page may know. */
 export function withCookie(context: Context, caller: Caller, result: SignInResult) {

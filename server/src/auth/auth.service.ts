@@ -1,11 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import type { SessionLine } from '@brine/contract/routes';
 import type { Caller, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Person } from '../people/person.entity.ts';
 import type { Repositories } from '../database/database.ts';
-import { hashPassword, matchesPassword } from './password.ts';
-import { refuseWeak } from './passwordRules.ts';
+import { matchesPassword } from './password.ts';
 import { giveBack, reserveTry } from './rateLimit.ts';
 import { hashOf, newToken } from './token.ts';
 
@@ -50,7 +48,7 @@ export async function signIn(
 }
 
 /** The person of a login and password. A try is taken before the password is looked at, and kept unless it was right. */
-async function withTry(
+export async function withTry(
   { database, now }: Services,
   login: string,
   caller: Caller,
@@ -67,59 +65,6 @@ async function withTry(
       'Login and password do not belong together, or the account is disabled',
     );
   return person;
-}
-
-/** A new password, by its owner, who says the old one. Every other browser and device is signed out. */
-export async function changePassword(
-  services: Services,
-  caller: Caller,
-  signedInAs: SignedIn,
-  change: { readonly current: string; readonly next: string; readonly device: string },
-): Promise<string | null> {
-  refuseWeak(change.next, [signedInAs.login, signedInAs.name], 'body.next');
-  const { id } = await withTry(services, signedInAs.login, caller, change.current).catch((error: unknown) => {
-    if (!(error instanceof AppError) || error.code !== 'wrongSignIn') throw error;
-    const message = 'Present password: this is not it';
-    throw new AppError('badInput', message, { problems: [{ field: 'body.current', message }] });
-  });
-  const passwordHash = await hashPassword(change.next);
-  return services.database.transaction(async (repositories) => {
-    await giveBack(repositories, signedInAs.login, caller.address);
-    const person = await repositories.people.byId(id);
-    if (!person) throw new AppError('notFound', 'No such person');
-    if (person.demo) throw new AppError('forbidden', 'Demo accounts keep their password');
-    person.passwordHash = passwordHash;
-    await repositories.people.save();
-    await repositories.sessions.endOthersOf(id, hashOf(caller.cookie ?? ''));
-    await repositories.tickets.endAllOf(id);
-    return openTicket(repositories, person, change.device, services.now());
-  });
-}
-
-/** Where a person is signed in, last used first. */
-export function sessionsOf(
-  services: Services,
-  caller: Caller,
-  person: SignedIn,
-): Promise<readonly SessionLine[]> {
-  const own = caller.cookie === null ? '' : hashOf(caller.cookie);
-  return services.database.transaction(async (repositories) =>
-    (await repositories.sessions.of(person.id, services.now())).map((session) => ({
-      id: session.id,
-      browser: session.browser,
-      createdAt: session.createdAt.toISOString(),
-      lastUsedAt: session.lastUsedAt.toISOString(),
-      current: session.hash === own,
-    })),
-  );
-}
-
-/** Ends one of a person's own sessions. */
-export function endOwnSession(services: Services, person: SignedIn, id: string): Promise<void> {
-  return services.database.transaction(async (repositories) => {
-    if ((await repositories.sessions.endOneOf(person.id, id)) === 0)
-      throw new AppError('notFound', 'This session has ended already');
-  });
 }
 
 /** Opens a session and, for those who may write, a ticket. */
@@ -205,7 +150,8 @@ export function endTicket(services: Services, ticket: string): Promise<unknown> 
   return services.database.transaction((repositories) => repositories.tickets.end(hashOf(ticket)));
 }
 
-async function openTicket(
+/** A ticket for a device; none for viewers, who write nothing. */
+export async function openTicket(
   repositories: Repositories,
   person: Person,
   device: string,

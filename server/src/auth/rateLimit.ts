@@ -26,18 +26,17 @@ export async function reserveTry(
   const there = await count(addressKey(address));
   const anywhere = await count(loginKey(login));
   const here = await count(pairKey(login, address));
-  if (
-    here > TRIES_PER_LOGIN_HERE ||
-    (anywhere > TRIES_PER_LOGIN && here > 1) ||
-    (there > TRIES_PER_ADDRESS && here > 1) ||
-    there > MOST_PER_ADDRESS
-  ) {
-    const minutes = Math.ceil(WINDOW_MS / 60_000);
-    throw new AppError(
-      'tooMany',
-      `Too many failed sign-ins; try again in ${minutes} min, or ask a lead for a new link`,
-    );
-  }
+  const shut = [
+    here.tries > TRIES_PER_LOGIN_HERE ? here : null,
+    anywhere.tries > TRIES_PER_LOGIN && here.tries > 1 ? anywhere : null,
+    (there.tries > TRIES_PER_ADDRESS && here.tries > 1) || there.tries > MOST_PER_ADDRESS ? there : null,
+  ].flatMap((count) => count ?? []);
+  if (shut.length === 0) return;
+  const minutes = Math.ceil((Math.max(...shut.map(({ ends: at }) => at.getTime())) - now.getTime()) / 60_000);
+  throw new AppError(
+    'tooMany',
+    `Too many failed sign-ins; try again in ${minutes} min, or ask a lead for a new link`,
+  );
 }
 
 /** A success gives its tries back. */

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { startHarness, type Harness } from '../../testing/harness.ts';
 import { entities } from './entities.ts';
-import { migrate } from './orm.ts';
+import { knownMigrations } from '../../../scripts/lib/backups.mjs';
+import { migrate, migrations } from './orm.ts';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -34,6 +35,10 @@ describe('migrations', () => {
     await Promise.all([migrate(harness.orm), migrate(harness.orm), migrate(harness.orm)]);
     const locks = await sql(`select 1 from pg_locks where locktype = 'advisory'`);
     expect(locks).toEqual([]);
+  });
+
+  test('are the files that bin/restore knows a backup by', () => {
+    expect(migrations.map(({ name }) => name)).toEqual(knownMigrations());
   });
 
   test('a database that a newer version has used is refused with a sentence, and left as it is', async () => {

@@ -1,5 +1,3 @@
-import type { Context } from 'hono';
-
 /** So deep is looked for a cause. */
 const DEEPEST = 5;
 /** Fields of a database's error that name things and hold no values. */
@@ -37,11 +35,4 @@ export function loggedError(thrown: unknown, depth = 0): LoggedError {
       .map((line) => line.trim()),
     ...(thrown.cause !== undefined && depth < DEEPEST && { cause: loggedError(thrown.cause, depth + 1) }),
   };
-}
-
-/** True where the caller closed the connection before its request was read or answered: no fault of the server. */
-export function hasLeft(context: Context, thrown: unknown): boolean {
-  if (context.req.raw.signal.aborted) return true;
-  const { code, message } = (thrown ?? {}) as { readonly code?: unknown; readonly message?: unknown };
-  return code === 'ECONNRESET' && message === 'aborted';
 }

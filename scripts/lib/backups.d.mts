@@ -1,0 +1,2 @@
+/** What TypeScript programs use of `backups.mjs`. */
+export function knownMigrations(): readonly string[];
