@@ -6,7 +6,7 @@ import type { CondenserSample } from '@brine/core/machines/condenser';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { stretches } from '../../shared/strip/lanes.ts';
 import { clock, sampleAt } from '../../shared/strip/stripReading.ts';
-import type { StripCurve, StripLane } from '../../shared/strip/timeStrip.ts';
+import type { StripCurve, StripLane } from '../../shared/strip/onStrip.ts';
 import TimeStrip from '../../shared/strip/TimeStrip.vue';
 
 /** A condenser's day: liquid, set point and outdoor air on top; speed, each fan, compressors and alarm below. */

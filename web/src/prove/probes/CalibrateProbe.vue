@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, toRef } from 'vue';
 import { icePointSteps } from '@brine/core/judgement/calibration';
 import type { EntryBody } from '@brine/core/record/entries';
 import { parseNumber, printNumber, quantity } from '@brine/core/foundation/quantities';
@@ -12,6 +12,7 @@ import { usePictures } from '../../shared/pictures/usePictures.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
 import FormProblem from '../../shared/ui/FormProblem.vue';
+import { handOn } from '../../shared/ui/handOn.ts';
 import { useCalibration } from './useCalibration.ts';
 
 /** Probe beside a reference, the offset in the control's own code, and the record of it. */
@@ -73,15 +74,8 @@ async function keep() {
       nextDue: inMonths(MONTHS),
     },
   };
-  // As in handOn: emptied first, so that a second press finds nothing to keep twice.
-  const typed = rows.value;
-  rows.value = [{ reads: '', truth: '' }];
-  try {
-    await job.write(body);
-  } catch (error) {
-    rows.value = typed;
-    throw error;
-  }
+  const fields = rows.value.flatMap((row) => [toRef(row, 'reads'), toRef(row, 'truth')]);
+  await handOn(fields, () => job.write(body));
 }
 async function attach(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0];

@@ -4,7 +4,7 @@ import { seriesCsv, type Sample, type Simulated } from '@brine/core/machines/sim
 import { useDisplay } from '../display/displayStore.ts';
 import { laneNames, lanesOf, type LaneName } from './lanes.ts';
 import { eventsNear, readingAt } from './stripReading.ts';
-import type { StripCurve, StripLane, StripLimit } from './timeStrip.ts';
+import type { StripCurve, StripLane, StripLimit } from './onStrip.ts';
 import TimeStrip from './TimeStrip.vue';
 
 /** A day of a box, simulated or measured (what a logger has not is not drawn). Others may lie under it. */

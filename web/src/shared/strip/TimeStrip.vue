@@ -3,14 +3,8 @@ import { line, scaleLinear } from 'd3';
 import { computed, ref, useId } from 'vue';
 import { quantity, unitSymbol, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../display/displayStore.ts';
-import { hourMark } from './stripReading.ts';
-import {
-  markedHours,
-  type StripCurve,
-  type StripLane,
-  type StripLimit,
-  type StripShare,
-} from './timeStrip.ts';
+import { hourMark, markedHours } from './stripReading.ts';
+import { type StripCurve, type StripLane, type StripLimit, type StripShare } from './onStrip.ts';
 import StripTools from './StripTools.vue';
 import { useStripCursor } from './useStripCursor.ts';
 import { useStripZoom } from './useStripZoom.ts';

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import type { Sample } from '@brine/core/machines/simulation';
-import { clock, eventsNear, hourMark, readingAt } from './stripReading.ts';
+import { clock, eventsNear, hourMark, markedHours, readingAt } from './stripReading.ts';
 
 const sample = (t: number, more: Partial<Sample> = {}): Sample => ({
   t,
@@ -47,3 +47,13 @@ test('what happened within five minutes, three at most', () => {
     '00:08 runs: the box called',
   ]);
 });
+
+// Oracle: the hours counted by hand; a mark every so-many hours, none outside the span.
+test.each([
+  [0, 24, 740, [0, 3, 6, 9, 12, 15, 18, 21, 24]],
+  [0, 24, 300, [0, 6, 12, 18, 24]],
+  [7.9, 9.1, 740, [8, 8.25, 8.5, 8.75, 9]],
+  [0, 96, 740, [0, 12, 24, 36, 48, 60, 72, 84, 96]],
+])('hours marked from %s to %s h on %s px', (from, to, width, marks) =>
+  expect(markedHours(from * 3600, to * 3600, width)).toEqual(marks),
+);

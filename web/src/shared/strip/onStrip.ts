@@ -31,15 +31,3 @@ export interface StripLimit {
   readonly name: string;
   readonly celsius: number;
 }
-
-const STEPS_H = [0.25, 0.5, 1, 2, 3, 6, 12, 24];
-/** Least room for the words of a mark, px. */
-const MARK_PX = 70;
-
-/** Hours to be marked in a span of seconds, as close as the width lets them be read. */
-export function markedHours(from: number, to: number, width: number): readonly number[] {
-  const span = (to - from) / 3600;
-  const step = STEPS_H.find((hours) => span / hours <= width / MARK_PX) ?? 24;
-  const first = Math.ceil(from / 3600 / step) * step;
-  return Array.from({ length: Math.floor(to / 3600 / step - first / step) + 1 }, (_, i) => first + i * step);
-}
