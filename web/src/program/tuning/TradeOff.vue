@@ -18,6 +18,8 @@ const LEFT = 56;
 const RIGHT = 18;
 const TOP = 30;
 const HEIGHT = 230;
+/** An axis spans at least this share of its numbers to each side, and this much where they are 0. */
+const LEAST_SPAN = 0.02;
 const frame = ref<HTMLElement | null>(null);
 const width = ref(640);
 const pointed = ref<TuningRow | null>(null);
@@ -33,7 +35,12 @@ const drawn = computed(() => props.rows.filter((row) => Number.isFinite(row.scor
 const scale = (of: (row: TuningRow) => number, range: [number, number]) => {
   const values = drawn.value.map(of);
   const [low, high] = values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 1];
-  const room = Math.max((high - low) * 0.06, 1e-6);
+  // Variants that come to the same thing get an axis that can be read, not one of the last digits.
+  const room = Math.max(
+    (high - low) * 0.06,
+    Math.max(Math.abs(low), Math.abs(high)) * LEAST_SPAN,
+    LEAST_SPAN,
+  );
   return scaleLinear()
     .domain([low >= 0 ? Math.max(0, low - room) : low - room, high + room])
     .nice(6)
@@ -44,12 +51,13 @@ const y = computed(() => scale((row) => row.price, [TOP + HEIGHT, TOP]));
 const words = (row: TuningRow) =>
   `${row.present ? 'In the unit' : display.words(remedyWords(row.change))}: ${row.score.toPrecision(3)} ${props.scoreLabel}, ${row.price.toPrecision(3)} ${props.priceLabel}; ${row.against.length === 0 ? 'nothing against it' : display.words(joinSentences(row.against, '; '))}`;
 const present = computed(() => drawn.value.find((row) => row.present) ?? null);
+/** Where none is sound, the one with least against it is marked and called no more than that. */
+const nameOf = ({ present: set, against }: TuningRow) =>
+  against.length > 0 ? (set ? 'in the unit' : 'least against it') : set ? 'in the unit: best' : 'advised';
 /** Names above a mark, on the side where there is room. */
 const names = computed(() =>
   [
-    ...(props.advised
-      ? [{ row: props.advised, text: props.advised.present ? 'in the unit: best' : 'advised' }]
-      : []),
+    ...(props.advised ? [{ row: props.advised, text: nameOf(props.advised) }] : []),
     ...(present.value && !props.advised?.present ? [{ row: present.value, text: 'in the unit' }] : []),
   ].map(({ row, text }, i) => {
     // The advised one is named to the left of its mark and what is set to the right, above the row of dots that most of them lie in.
