@@ -7,6 +7,7 @@ import { readOptions } from './lib/options.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { homeFolder, root } from './lib/project.mjs';
 import { start } from './lib/run.mjs';
+import { startServers } from './lib/servers.mjs';
 import { watchCluster } from './lib/watch.mjs';
 import { fail, orFail, say } from './lib/say.mjs';
 
@@ -37,6 +38,11 @@ const options = readOptions(
       env: 'BRINE_TRUST_PROXY',
       help: 'behind a reverse proxy that sets X-Forwarded-For and -Proto',
     },
+    servers: {
+      env: 'BRINE_SERVERS',
+      default: '1',
+      help: 'how many servers share the address and the database; one that dies is started again',
+    },
     'backup-every': {
       env: 'BRINE_BACKUP_EVERY',
       default: '24',
@@ -54,6 +60,11 @@ if (options.lan && !(options.cert && options.key))
 for (const name of ['cert', 'key'])
   if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
 
+/** Each holds up to a dozen connections, of the hundred that PostgreSQL gives. */
+const MOST_SERVERS = 6;
+const servers = Number(options.servers);
+if (!(Number.isInteger(servers) && servers >= 1 && servers <= MOST_SERVERS))
+  fail(`--servers: expected a number from 1 to ${MOST_SERVERS}.`);
 /** A week; Node's timers hold no more than 24 days. */
 const MOST_HOURS = 168;
 const every = Number(options['backup-every']);
@@ -64,7 +75,8 @@ if (!/^[1-9]\d{0,3}$/.test(options['backups-kept']))
 await orFail(ensurePackages);
 const cluster = options['database-url'] ? null : await orFail(() => startCluster(resolve(options.data)));
 const endWatch = cluster ? watchCluster(cluster) : () => undefined;
-let child;
+/** What serves; absent until it is built. */
+let serving;
 let stopping = false;
 
 /** Ctrl-C reaches the server as well; it ends by itself, then the cluster is stopped. */
@@ -72,7 +84,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
   process.on(signal, () => {
     stopping = true;
     endWatch();
-    if (child) child.kill('SIGTERM');
+    if (serving) serving.stop();
     else finish(0);
   });
 
@@ -103,10 +115,18 @@ function serve() {
       ? { BRINE_TLS_CERT: resolve(options.cert), BRINE_TLS_KEY: resolve(options.key) }
       : { BRINE_TLS_CERT: '', BRINE_TLS_KEY: '' }),
   };
-  child = options.dev
-    ? start(process.execPath, ['scripts/dev.mjs'], { cwd: root, env, stdio: 'inherit', detached: true })
-    : start(process.execPath, ['server/dist/main.js'], { cwd: root, env, stdio: 'inherit', detached: true });
+  serving = options.dev ? developing(env) : startServers(servers, env, finish);
+}
+
+function developing(env) {
+  const child = start(process.execPath, ['scripts/dev.mjs'], {
+    cwd: root,
+    env,
+    stdio: 'inherit',
+    detached: true,
+  });
   child.on('exit', (code, signal) => finish(stopping ? 0 : (code ?? (signal ? 1 : 0))));
+  return { stop: () => child.kill('SIGTERM') };
 }
 
 /** Backs the private cluster up while it serves, one at a time; a failed backup is said and tried again at its next time. */

@@ -12,7 +12,7 @@ import { AppError, asAppError, errorBody, statusOf } from './http/errors.ts';
 import { hasLeft } from './http/hasLeft.ts';
 import { loggedError } from './http/loggedError.ts';
 import { refuseForeignOrigin } from './http/origin.ts';
-import { validated, type ServedRoute } from './http/route.ts';
+import { bodyText, validated, type ServedRoute } from './http/route.ts';
 import { routes } from './http/routes.ts';
 import { securityHeaders } from './http/securityHeaders.ts';
 import { serveWeb } from './http/staticFiles.ts';
@@ -90,9 +90,10 @@ async function answer(route: ServedRoute, context: Context<Env>, services: Servi
   const { contract } = route;
   const params = validated(contract.params, context.req.param(), 'path');
   const query = validated(contract.query, context.req.query(), 'query');
-  const body = contract.body
-    ? validated(contract.body, await readJson(context), 'body', contract.judgedInside)
-    : {};
+  const body =
+    contract.body && !contract.readInside
+      ? validated(contract.body, await readJson(context), 'body', contract.judgedInside)
+      : {};
   const result = await route.handle({
     ...context.get('admitted'),
     params,
@@ -107,10 +108,7 @@ async function answer(route: ServedRoute, context: Context<Env>, services: Servi
 }
 
 async function readJson(context: Context): Promise<unknown> {
-  const type = context.req.header('content-type') ?? '';
-  if (!type.toLowerCase().startsWith('application/json'))
-    throw new AppError('wrongType', 'Expected content-type application/json');
-  const text = await context.req.text();
+  const text = await bodyText(context);
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {

@@ -16,6 +16,8 @@ export interface Config {
   /** The address people type; links in invitations begin with it. */
   readonly publicUrl: string | null;
   readonly logLevel: string;
+  /** Of several servers started together one alone says where they are, and makes the link of the first lead. */
+  readonly announces: boolean;
 }
 
 const projectRoot = fileURLToPath(new URL('../..', import.meta.url));
@@ -45,6 +47,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     trustProxy: env['BRINE_TRUST_PROXY'] === '1',
     publicUrl: env['BRINE_PUBLIC_URL']?.replace(/\/$/, '') ?? null,
     logLevel: env['BRINE_LOG'] ?? 'info',
+    announces: env['BRINE_ANNOUNCES'] !== '0',
   };
 }
 

@@ -5,15 +5,16 @@ import type { AddressInfo } from 'node:net';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { closeReviews } from './reviews/reviews.service.ts';
 import { theCompany } from './company/company.service.ts';
 import { readConfig, type Config } from './config.ts';
 import { databaseOn } from './database/database.ts';
-import { migrate, NewerDatabase, openOrm } from './database/orm.ts';
+import { migrate, NewerDatabase, oneAtATime, openOrm } from './database/orm.ts';
 import { loadDemo } from './demo/loadDemo.ts';
-import type { Services } from './http/context.ts';
+import type { Means } from './http/context.ts';
 import { letGoOfStalledBodies } from './http/stalledBodies.ts';
 import { firstLeadLink } from './people/people.service.ts';
+import { startThreads } from './threads/threads.ts';
+import { startQueue } from './work/queue.ts';
 
 /** Open requests get this long at a stop. */
 const GRACE_MS = 10_000;
@@ -22,12 +23,17 @@ const config = read();
 const log = pino({ level: config.logLevel, base: null, redact: ['req.headers.cookie'] }, process.stderr);
 const orm = await openOrm(config.databaseUrl);
 await migrate(orm).catch(refused);
-const services: Services = { database: databaseOn(orm), now: () => new Date(), config, log };
-const demoPeople = config.demo ? await loadDemo(services) : [];
-if (!config.demo) await services.database.transaction(theCompany);
-const link = config.demo ? null : await firstLeadLink(services);
+const means: Means = {
+  database: databaseOn(orm),
+  now: () => new Date(),
+  config,
+  log,
+  threads: startThreads(),
+};
+const { demoPeople, link } = await prepare();
+const queue = await startQueue(means);
 
-const app = createApp(services);
+const app = createApp({ ...means, queue });
 const server = serve(
   {
     fetch: app.fetch,
@@ -61,13 +67,24 @@ async function stop(signal: string): Promise<void> {
     server.close(() => resolve());
     (server as { closeIdleConnections?: () => void }).closeIdleConnections?.();
   });
-  await closeReviews();
+  await queue.close();
+  await means.threads.close();
   await orm.close(true);
   process.exit(0);
 }
 
+/** What must stand in the database before anybody is served. One server at a time: the next finds it there. */
+async function prepare() {
+  return oneAtATime(orm, async () => {
+    if (config.demo) return { demoPeople: await loadDemo(means), link: null };
+    await means.database.transaction(theCompany);
+    return { demoPeople: [], link: config.announces ? await firstLeadLink(means) : null };
+  });
+}
+
 /** What a person at the terminal needs: the address, the demo sign-ins or the first link. One line starts with READY for scripts. */
 function announce(address: AddressInfo): void {
+  if (!config.announces) return;
   const scheme = config.tls ? 'https' : 'http';
   const host = ['0.0.0.0', '::'].includes(config.host) ? 'localhost' : config.host;
   const url = config.publicUrl ?? `${scheme}://${host}:${address.port}`;

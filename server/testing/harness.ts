@@ -8,7 +8,9 @@ import { hashPassword } from '../src/auth/password.ts';
 import { readConfig, type Config } from '../src/config.ts';
 import { databaseOn, type Database } from '../src/database/database.ts';
 import { migrate, openOrm } from '../src/database/orm.ts';
-import type { Services } from '../src/http/context.ts';
+import type { Means, Services } from '../src/http/context.ts';
+import { startThreads } from '../src/threads/threads.ts';
+import { startQueue, type Queue } from '../src/work/queue.ts';
 import type { Role } from '@brine/contract/routes';
 
 export const PASSWORD = 'correct horse battery';
@@ -50,7 +52,7 @@ export interface Harness {
 
 /** A server on a database of its own in the cluster that bin/test started. Fails loudly where there is none. */
 export async function startHarness(
-  options: { config?: Partial<Config>; migrate?: boolean } = {},
+  options: { config?: Partial<Config>; migrate?: boolean; queue?: boolean } = {},
 ): Promise<Harness> {
   const admin = process.env['BRINE_TEST_DATABASE_URL'];
   if (!admin)
@@ -69,7 +71,14 @@ export async function startHarness(
     ...options.config,
   };
   const database = databaseOn(orm);
-  const services: Services = { database, now: () => time, config, log: pino({ level: 'silent' }) };
+  const means: Means = {
+    database,
+    now: () => time,
+    config,
+    log: pino({ level: process.env['BRINE_TEST_LOG'] ?? 'silent' }, process.stderr),
+    threads: startThreads(),
+  };
+  const services: Services = { ...means, queue: options.queue ? await startQueue(means) : noQueue };
   const app = createApp(services);
 
   function client(): Client {
@@ -144,15 +153,25 @@ export async function startHarness(
       time = new Date(iso);
     },
     async stop() {
+      await services.queue.close();
+      await services.threads.close();
       await orm.close(true);
       await runSql(admin, `drop database if exists "${name}" with (force)`);
     },
   };
 }
 
+/** Most tests ask for no work: they are spared the making of the queue's tables. */
+const noQueue: Queue = {
+  add: () => Promise.reject(new Error('this test has no queue; start it with { queue: true }')),
+  close: () => Promise.resolve(),
+};
+
 /** A server with Tess, a technician who is signed in, and Vi, a viewer who is not. */
-export async function startWithTess(): Promise<{ harness: Harness; tess: Client }> {
-  const harness = await startHarness();
+export async function startWithTess(
+  options: Parameters<typeof startHarness>[0] = {},
+): Promise<{ harness: Harness; tess: Client }> {
+  const harness = await startHarness(options);
   await harness.person('tess', 'technician');
   await harness.person('vi', 'viewer');
   const tess = harness.client();

@@ -33,6 +33,7 @@ const pages = {
   practicePage: () => import('./practice/PracticePage.vue'),
   peoplePage: () => import('./people/PeoplePage.vue'),
   accountPage: () => import('./signin/AccountPage.vue'),
+  workPage: () => import('./work/WorkPage.vue'),
   waitingPage: () => import('./outbox/WaitingPage.vue'),
   notFoundPage: () => import('./shared/layout/NotFoundPage.vue'),
 };
@@ -141,6 +142,7 @@ export function createAppRouter(): Router {
         meta: { leadOnly: true, title: 'Company' },
       },
       { path: '/account', component: pages.accountPage, meta: { title: 'Your account' } },
+      { path: '/work', component: pages.workPage, meta: { title: 'Work under way' } },
       { path: '/waiting', component: pages.waitingPage, meta: { title: 'Waiting' } },
       {
         path: '/:rest(.*)*',

@@ -14,6 +14,7 @@ import { shareRoutes } from './shares.ts';
 import { sheetRoutes } from './sheets.ts';
 import { siteRoutes } from './sites.ts';
 import { unitRoutes } from './units.ts';
+import { workRoutes } from './work.ts';
 
 /** Every route of the API by its name, health and the OpenAPI document apart. */
 export const api = {
@@ -28,6 +29,7 @@ export const api = {
   ...pictureRoutes,
   ...practiceRoutes,
   ...reviewRoutes,
+  ...workRoutes,
   ...sheetRoutes,
   ...logRoutes,
   ...shareRoutes,

@@ -43,7 +43,7 @@ export const exportRoutes = {
     access: 'technician',
     status: 201,
     limit: LARGEST_JOB,
-    judgedInside: true,
+    readInside: true,
     body: object({ file: mixed<object>().required('file: expected the content of a *.brine.json') }),
     answer: object({ jobId: said() }),
   }),

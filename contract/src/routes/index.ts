@@ -8,6 +8,7 @@ export { type ProgressLine } from './practice.ts';
 export { type Review, type UnitJudged } from './reviews.ts';
 export { BODY_LIMIT, type Access, type AnswerOf, type RouteContract } from './route.ts';
 export { type SharedPage } from './shares.ts';
+export { type Work, type WorkKind } from './work.ts';
 export {
   type ControllerLine,
   type EntryPage,

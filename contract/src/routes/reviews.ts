@@ -1,11 +1,11 @@
-import { object, string, type InferType } from 'yup';
+import { number, object, string, type InferType } from 'yup';
 import { goalIds, type GoalId } from '@brine/core/judgement/tuning';
-import { uuid, type DeepReadonly } from '../fields/index.ts';
+import { idParams, MAX_INTEGER, type DeepReadonly } from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, flag, list, said, sentence } from './views.ts';
+import { work } from './work.ts';
 
-const params = object({ id: uuid('id') });
 const goal = () =>
   string<GoalId>()
     .nullable()
@@ -25,48 +25,50 @@ const unitJudged = object({
 });
 export type UnitJudged = DeepReadonly<InferType<typeof unitJudged>>;
 
-/** How far a review is, and what is said of each unit so far. */
+/** A unit of a review that is through: judged, without a plan so far, or not to be judged with the reason. */
+const unitReviewed = object({
+  /** The job it was judged by, or its newest one. */
+  jobId: said(),
+  unit: said(),
+  site: said(),
+  noPlan: flag(),
+  problem: said().nullable(),
+  judged: unitJudged.nullable().defined(),
+});
+
+/** A review: how far it is, and what is said of the units that came through since the last look. */
 const review = object({
-  id: said(),
+  work: work.required(),
   goal: goal().defined(),
-  total: count(),
-  done: count(),
-  stopped: flag(),
-  units: list(
-    object({
-      jobId: said(),
-      unit: said(),
-      site: said(),
-      problem: said().nullable(),
-      judged: unitJudged.nullable().defined(),
-    }),
-  ),
+  /** To be given as `after` at the next look. */
+  after: count(),
+  units: list(unitReviewed),
 });
 export type Review = DeepReadonly<InferType<typeof review>>;
-const answersReview = object({ review: review.required() });
 
 export const reviewRoutes = {
   startReview: contract({
     ...paths.startReview,
     summary:
-      'Begins a review of every unit with a plan: its findings by rule and by a simulated day, and a tuning where a goal is given',
+      'Begins a review of every unit: findings by rule and by a simulated day against its settings, and a tuning where a goal is given',
     access: 'technician',
     status: 202,
     body: object({ goal: goal().optional().default(null) }),
-    answer: answersReview,
+    answer: object({ work: work.required() }),
   }),
   review: contract({
     ...paths.review,
-    summary: 'How far a review is, and what is said of each unit so far',
+    summary: 'How far a review is, and what is said of the units that came through after a look before',
     access: 'viewer',
-    params,
-    answer: answersReview,
-  }),
-  stopReview: contract({
-    ...paths.stopReview,
-    summary: 'Stops a review; what is judged stays to be read',
-    access: 'technician',
-    params,
-    answer: answersReview,
+    params: idParams,
+    query: object({
+      after: number()
+        .typeError('after: expected a number')
+        .integer('after: expected a whole number')
+        .min(0, 'after: expected 0 or more')
+        .max(MAX_INTEGER, 'after: expected a smaller number')
+        .default(0),
+    }),
+    answer: object({ review: review.required() }),
   }),
 };

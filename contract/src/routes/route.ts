@@ -27,6 +27,8 @@ export interface RouteContract<
   readonly upload?: string;
   /** What the body's fields hold is judged by the service, item by item: each is refused by itself. */
   readonly judgedInside?: true;
+  /** The body is read and judged by the service, in a thread: it may be large. */
+  readonly readInside?: true;
   readonly status?: 200 | 201 | 202;
   /** Largest body in bytes; {@link BODY_LIMIT} where absent. */
   readonly limit?: number;

@@ -33,15 +33,15 @@ export function changeCompany(
 
 /** The one company of this installation; made with a plain name where there is none yet. */
 export async function theCompany(repositories: Repositories): Promise<Company> {
-  return (
-    (await repositories.company.find()) ??
-    (await repositories.company.create({
-      id: randomUUID(),
-      name: 'Our company',
-      schools: {},
-      displayUnit: 'celsius',
-    }))
-  );
+  const there = await repositories.company.find();
+  if (there) return there;
+  await repositories.company.makeOnce({
+    id: randomUUID(),
+    name: 'Our company',
+    schools: {},
+    displayUnit: 'celsius',
+  });
+  return (await repositories.company.find())!;
 }
 
 function viewOf(company: Company): CompanyView {

@@ -12,9 +12,11 @@ import { meaningRepository } from '../meanings/meaning.repository.ts';
 import { pictureRepository } from '../pictures/picture.repository.ts';
 import { practiceRunRepository } from '../practice/practiceRun.repository.ts';
 import { personRepository } from '../people/person.repository.ts';
+import { reviewRepository } from '../reviews/review.repository.ts';
 import { shareRepository } from '../shares/share.repository.ts';
 import { siteRepository } from '../sites/site.repository.ts';
 import { unitRepository } from '../units/unit.repository.ts';
+import { workRepository } from '../work/work.repository.ts';
 
 /** Every repository on one connection. Only repositories know the ORM. */
 export function repositoriesOn(em: EntityManager) {
@@ -35,6 +37,8 @@ export function repositoriesOn(em: EntityManager) {
     pictures: pictureRepository(em),
     logs: logRepository(em),
     shares: shareRepository(em),
+    work: workRepository(em),
+    reviews: reviewRepository(em),
   };
 }
 

@@ -14,6 +14,7 @@ import { siteEntity } from '../sites/site.entity.ts';
 import { ticketEntity } from '../auth/ticket.entity.ts';
 import { attemptEntity } from '../auth/attempt.entity.ts';
 import { unitEntity } from '../units/unit.entity.ts';
+import { workEntity } from '../work/work.entity.ts';
 
 /** Every table the ORM knows. */
 export const entities = [
@@ -33,4 +34,5 @@ export const entities = [
   pictureEntity,
   logEntity,
   shareEntity,
+  workEntity,
 ];

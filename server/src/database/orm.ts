@@ -9,6 +9,7 @@ import { Migration0005LogsAndShares } from './migrations/Migration0005LogsAndSha
 import { Migration0006EmptyMonths } from './migrations/Migration0006EmptyMonths.ts';
 import { Migration0007Readiness } from './migrations/Migration0007Readiness.ts';
 import { Migration0008Sessions } from './migrations/Migration0008Sessions.ts';
+import { Migration0009Work } from './migrations/Migration0009Work.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -20,6 +21,7 @@ export const migrations = [
   { name: 'Migration0006EmptyMonths', class: Migration0006EmptyMonths },
   { name: 'Migration0007Readiness', class: Migration0007Readiness },
   { name: 'Migration0008Sessions', class: Migration0008Sessions },
+  { name: 'Migration0009Work', class: Migration0009Work },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */
@@ -50,10 +52,20 @@ const MIGRATION_LOCK = 727401;
  * from taking it to letting it go; the migrations run on another.
  */
 export async function migrate(orm: MikroORM): Promise<void> {
-  await orm.em.fork().transactional(async (em) => {
-    await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
+  await oneAtATime(orm, async (em) => {
     await refuseNewer(em);
     await orm.getMigrator().up();
+  });
+}
+
+/** Does what only one process may do at a time: the lock belongs to a transaction, so that it is let go whatever happens. */
+export function oneAtATime<Result>(
+  orm: MikroORM,
+  work: (em: EntityManager) => Promise<Result>,
+): Promise<Result> {
+  return orm.em.fork().transactional(async (em) => {
+    await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
+    return work(em);
   });
 }
 

@@ -6,7 +6,7 @@ import { hashPassword } from '../auth/password.ts';
 import { demoFolder } from '../config.ts';
 import { storeDefinition } from '../controllers/controllers.service.ts';
 import type { Repositories } from '../database/database.ts';
-import type { Services } from '../http/context.ts';
+import type { Means } from '../http/context.ts';
 import { appendTogether } from '../jobs/entries.service.ts';
 import type { SentEntry } from '@brine/contract/entries';
 import type { Role } from '@brine/contract/routes';
@@ -52,7 +52,7 @@ interface DemoData {
 }
 
 /** Loads the Saltmarsh service company once. Later starts keep what was changed, and only print the sign-ins. */
-export async function loadDemo(services: Services): Promise<readonly DemoPerson[]> {
+export async function loadDemo(services: Means): Promise<readonly DemoPerson[]> {
   const data = JSON.parse(readFileSync(`${demoFolder}saltmarsh.json`, 'utf8')) as DemoData;
   const fresh = await services.database.transaction(async (repositories) => {
     const pins = await loadControllers(repositories, services.now());
@@ -130,7 +130,7 @@ async function loadPlaces(repositories: Repositories, data: DemoData, now: Date)
 }
 
 async function loadEntries(
-  services: Services,
+  services: Means,
   job: DemoJob,
   pins: ReadonlyMap<string, PinnedDefinition>,
 ): Promise<void> {

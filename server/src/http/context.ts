@@ -2,13 +2,22 @@ import type { Person } from '@brine/contract/routes';
 import type { Logger } from 'pino';
 import type { Config } from '../config.ts';
 import type { Database } from '../database/database.ts';
+import type { Threads } from '../threads/threads.ts';
+import type { Queue } from '../work/queue.ts';
 
-/** What every use case is given: the store, the time, the configuration. Passed in, so that tests set them. */
-export interface Services {
+/** What work is done with: the store, the time, the configuration. Passed in, so that tests set them. */
+export interface Means {
   readonly database: Database;
   readonly now: () => Date;
   readonly config: Config;
   readonly log: Logger;
+  /** For what takes the processor longer than an answer may wait. */
+  readonly threads: Threads;
+}
+
+/** What every use case is given: the means, and the queue for work that goes on after its answer. */
+export interface Services extends Means {
+  readonly queue: Queue;
 }
 
 /** Who asks, from where. */

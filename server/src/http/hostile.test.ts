@@ -15,7 +15,7 @@ let lead: Client;
 let ids: readonly string[];
 let jobId: string;
 beforeAll(async () => {
-  harness = await startHarness();
+  harness = await startHarness({ queue: true });
   await harness.person('lena', 'lead');
   lead = harness.client();
   await lead.signIn('lena');

@@ -51,6 +51,14 @@ export function authorOf(input: { readonly author: Author | null }): Author {
   return input.author;
 }
 
+/** The body of a request as the text of JSON that it must be. */
+export async function bodyText(context: Context): Promise<string> {
+  const type = context.req.header('content-type') ?? '';
+  if (!type.toLowerCase().startsWith('application/json'))
+    throw new AppError('wrongType', 'Expected content-type application/json');
+  return context.req.text();
+}
+
 /** Validates one part of a request once, at the edge; at most five problems are told. Unknown fields are dropped. */
 export function validated(
   schema: ObjectSchema<AnyObject> | undefined,

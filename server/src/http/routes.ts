@@ -13,6 +13,7 @@ import { reviewRoutes } from '../reviews/reviews.routes.ts';
 import { sheetRoutes } from '../sheets/sheets.routes.ts';
 import { siteRoutes } from '../sites/sites.routes.ts';
 import { unitRoutes } from '../units/units.routes.ts';
+import { workRoutes } from '../work/work.routes.ts';
 import type { ServedRoute } from './route.ts';
 
 /** Every route of the API, health and the OpenAPI document apart. */
@@ -32,4 +33,5 @@ export const routes: readonly ServedRoute[] = [
   ...logRoutes,
   ...shareRoutes,
   ...exportRoutes,
+  ...workRoutes,
 ];

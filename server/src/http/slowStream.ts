@@ -2,11 +2,11 @@
 const STALLED_MS = 60_000;
 
 /**
- * Text as a stream that goes no faster than it is read: `push` waits while the reader has enough, and throws once it has left. Errors of
+ * Text or bytes as a stream that goes no faster than it is read: `push` waits while the reader has enough, and throws once it has left. Errors of
  * `write` end the stream.
  */
 export function slowStream(
-  write: (push: (text: string) => Promise<void>) => Promise<unknown>,
+  write: (push: (piece: string | Uint8Array) => Promise<void>) => Promise<unknown>,
   stalledMs = STALLED_MS,
 ): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
@@ -15,9 +15,9 @@ export function slowStream(
   let wake = (): void => undefined;
   return new ReadableStream<Uint8Array>({
     start(controller) {
-      const push = async (text: string): Promise<void> => {
+      const push = async (piece: string | Uint8Array): Promise<void> => {
         if (hasLeft()) throw new Error('the reader has left');
-        controller.enqueue(encoder.encode(text));
+        controller.enqueue(typeof piece === 'string' ? encoder.encode(piece) : piece);
         if ((controller.desiredSize ?? 0) > 0) return;
         const taken = await new Promise<boolean>((resolve) => {
           const timer = setTimeout(() => resolve(false), stalledMs);

@@ -4,7 +4,7 @@ import type { EntryPage, EntryResult } from '@brine/contract/routes';
 import type { AcceptedEntry } from '@brine/core/record/entries';
 import type { Author } from '../auth/auth.service.ts';
 import type { Repositories } from '../database/database.ts';
-import type { Services } from '../http/context.ts';
+import type { Means, Services } from '../http/context.ts';
 import { AppError, asAppError, type ErrorCode } from '../http/errors.ts';
 import { namesOf } from '../people/people.service.ts';
 import type { StoredEntry } from './entry.entity.ts';
@@ -67,7 +67,7 @@ function idOf(sent: unknown): string {
 
 /** Adds entries of one author to one job, for what is loaded and not sent: all stand, or none does and the first that cannot is told. */
 export async function appendTogether(
-  services: Services,
+  services: Means,
   authorId: string,
   device: string,
   entries: readonly SentEntry[],

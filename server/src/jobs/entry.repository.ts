@@ -35,7 +35,37 @@ export function entryRepository(em: EntityManager) {
         [definitionId, limit],
       );
     },
+    /** A job's entries, the definitions they name and who wrote them, as the database itself writes JSON: nothing is taken apart here. */
+    async materialOf(jobId: string): Promise<{
+      readonly entries: string;
+      readonly definitions: string;
+      readonly names: Readonly<Record<string, string>>;
+    }> {
+      const [row] = await em.execute<
+        { entries: string; definitions: string; names: Record<string, string> }[]
+      >(
+        `select (select coalesce(json_agg(json_build_object('id', id, 'job', job_id, 'sequence', sequence, 'device', device,
+                   'deviceSequence', device_sequence, 'deviceTime', device_time, 'seen', seen, 'author', author_id, 'body', body,
+                   'receivedAt', to_char(received_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
+                   'foreign', foreign_from) order by sequence), '[]')::text from entry where job_id = ?) as entries,
+                (select coalesce(json_object_agg(hash, data), '{}')::text from controller where hash in (
+                   select body -> 'definition' ->> 'hash' from entry where job_id = ? and body ->> 'kind' = 'control')) as definitions,
+                (select coalesce(json_object_agg(id, name), '{}') from person where id in (
+                   select author_id from entry where job_id = ?)) as names`,
+        [jobId, jobId, jobId],
+      );
+      return row!;
+    },
     create: (entry: StoredEntry) => insert(em, entryEntity, entry),
+    /** Adds entries written as JSON with the names of the columns; the database reads them by itself. */
+    createFromJson: (json: string, jobId: string, authorId: string, receivedAt: Date) =>
+      em.execute(
+        `insert into entry (id, job_id, sequence, device, device_sequence, device_time, seen, author_id, body, received_at, foreign_from)
+         select id, ?, sequence, device, device_sequence, device_time, seen, ?, body, ?, foreign_from
+           from json_to_recordset(?::json) as e (id uuid, sequence int, device varchar, device_sequence int, device_time varchar, seen int,
+                                                 body jsonb, foreign_from jsonb)`,
+        [jobId, authorId, receivedAt, json],
+      ),
     createAll: (entries: readonly StoredEntry[]) => em.insertMany(entryEntity, [...entries]),
   };
 }

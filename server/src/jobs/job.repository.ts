@@ -23,6 +23,20 @@ export function jobRepository(em: EntityManager) {
       ),
     /** Jobs of a unit, newest first. */
     ofUnit: (unitId: string) => em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }),
+    /** Jobs of a unit that are not archived, newest first, by their ids. */
+    async openOf(unitId: string): Promise<readonly string[]> {
+      const rows = await em.execute<{ id: string }[]>(
+        'select id from job where unit_id = ? and archived_at is null order by created_at desc',
+        [unitId],
+      );
+      return rows.map((row) => row.id);
+    },
+    /** Every job by its id and title, with its unit and site, oldest first. */
+    allNamed: () =>
+      em.execute<{ id: string; name: string }[]>(
+        `select j.id, concat_ws(' ', s.name, nullif(u.tag, ''), u.name, j.title) as name
+           from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id order by j.created_at, j.id`,
+      ),
     create: (job: Omit<Job, 'version'>) => insert(em, jobEntity, job),
     /** Takes the next sequence, without touching the version: adding an entry is no edit of the job. */
     async setLastSequence(job: Job, sequence: number): Promise<void> {

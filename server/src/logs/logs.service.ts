@@ -1,18 +1,19 @@
+import { join } from 'node:path';
 import type { LogView } from '@brine/contract/routes';
-import { formatName, LogReader, spanProblem, type LogLayout } from '@brine/core/logs/reading';
+import { formatName, type LogLayout } from '@brine/core/logs/reading';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { slowStream } from '../http/slowStream.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
 import type { StoredLog } from './log.entity.ts';
+import { inOwnFolder } from '../work/inOwnFolder.ts';
+import { spool } from './spool.ts';
 
-/** Largest file of a logger, bytes: a year of minutes with a dozen columns is some 50 MB. */
-export const LARGEST_LOG = 256 * 1024 * 1024;
 const MOST_LOGS = 50;
 
 /**
- * Takes in a logger's file as it comes: read piece by piece by the reader that the page uses too, then loaded in bulk in one transaction. The same id sent
- * again is taken once.
+ * Takes in a logger's file: written to disk as it comes, read in a thread, loaded in bulk in one transaction, which holds its connection only while rows are
+ * copied. The same id sent again is taken once.
  */
 export async function takeLog(
   services: Services,
@@ -30,47 +31,29 @@ export async function takeLog(
     return repositories.logs.byId(id);
   });
   if (twin) return sameOrRefuse(twin, jobId, name);
-  const { log, tidied } = await readAll(layout, body);
-  if (log.time.length === 0)
-    throw new AppError(
-      'badInput',
-      `the file: ${tidied.problems[0] ? `line ${tidied.problems[0].line}: ${tidied.problems[0].why}` : 'expected at least one row of readings'}`,
-    );
-  const problem = spanProblem(log.time);
-  if (problem !== null) throw new AppError('badInput', `the file: ${problem}`);
-  // Months are made before and apart: making one locks the whole table for a moment, loading a year of minutes does not.
-  await services.database.transaction((repositories) => repositories.logs.makeMonths(log));
-  return services.database.transaction(async (repositories) => {
-    const stored: StoredLog = {
-      id,
-      jobId,
-      authorId: person.id,
-      name,
-      columns: Object.keys(log.values) as StoredLog['columns'],
-      layout,
-      clock: log.clock,
-      samples: log.time.length,
-      tidied,
-      createdAt: services.now(),
-    };
-    await repositories.logs.create(stored);
-    await repositories.logs.load(id, log);
-    return viewOf(stored);
+  return inOwnFolder(async (folder) => {
+    const [file, rows] = [join(folder, 'sent'), join(folder, 'rows')];
+    await spool(body, file);
+    const read = await services.threads.run('readLog', { from: file, into: rows, id, layout });
+    if ('problem' in read) throw new AppError('badInput', `the file: ${read.problem}`);
+    const { months, ...known } = read;
+    // Months are made before and apart: making one locks the whole table for a moment, loading a year of minutes does not.
+    await services.database.transaction((repositories) => repositories.logs.makeMonths(months));
+    return services.database.transaction(async (repositories) => {
+      const stored: StoredLog = {
+        id,
+        jobId,
+        authorId: person.id,
+        name,
+        layout,
+        ...known,
+        createdAt: services.now(),
+      };
+      await repositories.logs.create(stored);
+      await repositories.logs.load(rows, known.columns);
+      return viewOf(stored);
+    });
   });
-}
-
-async function readAll(layout: LogLayout, body: AsyncIterable<Uint8Array>) {
-  const reader = new LogReader(layout);
-  const decoder = new TextDecoder();
-  let bytes = 0;
-  for await (const piece of body) {
-    bytes += piece.byteLength;
-    if (bytes > LARGEST_LOG)
-      throw new AppError('tooLarge', `The file is larger than ${LARGEST_LOG / 1024 / 1024} MiB`);
-    reader.push(decoder.decode(piece, { stream: true }));
-  }
-  reader.push(decoder.decode());
-  return reader.finish();
 }
 
 /** Logs of a job, oldest first. */

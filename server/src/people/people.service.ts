@@ -7,7 +7,7 @@ import { hashPassword } from '../auth/password.ts';
 import { refuseWeak } from '../auth/passwordRules.ts';
 import { hashOf, newToken } from '../auth/token.ts';
 import type { Repositories } from '../database/database.ts';
-import type { Caller, Services } from '../http/context.ts';
+import type { Caller, Means, Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Invitation } from './invitation.entity.ts';
 import type { Person } from './person.entity.ts';
@@ -133,7 +133,7 @@ export async function takeLink(
 }
 
 /** The link for the first lead, or null where one signs in already. Each start makes a new one and voids the last. */
-export function firstLeadLink(services: Services): Promise<OneTimeLink | null> {
+export function firstLeadLink(services: Means): Promise<OneTimeLink | null> {
   return services.database.transaction(async (repositories) => {
     if ((await repositories.people.countActiveLeads()) > 0) return null;
     await repositories.invitations.dropUnused('firstLead', null);

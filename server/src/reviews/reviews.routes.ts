@@ -1,11 +1,12 @@
 import { api } from '@brine/contract/routes';
-import { serve } from '../http/route.ts';
-import { readReview, startReview, stopReview } from './reviews.service.ts';
+import { personOf, serve } from '../http/route.ts';
+import { readReview, startReview } from './reviews.service.ts';
 
 export const reviewRoutes = [
-  serve(api.startReview, async ({ services, body }) => ({
-    review: await startReview(services, body.goal ?? null),
+  serve(api.startReview, async (input) => ({
+    work: await startReview(input.services, personOf(input), input.body.goal ?? null),
   })),
-  serve(api.review, async ({ params }) => ({ review: readReview(params.id) })),
-  serve(api.stopReview, async ({ params }) => ({ review: stopReview(params.id) })),
+  serve(api.review, async (input) => ({
+    review: await readReview(input.services, personOf(input), input.params.id, input.query.after),
+  })),
 ];

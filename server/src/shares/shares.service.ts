@@ -1,10 +1,8 @@
 import { randomBytes } from 'node:crypto';
 import type { SharedPage } from '@brine/contract/routes';
-import { sharedPage } from '@brine/core/record/handover';
-import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { sheetOn } from '../sheets/sheets.service.ts';
+import { sheetInputOf } from '../sheets/sheets.service.ts';
 import { mustFindUnit } from '../units/units.service.ts';
 
 /** 128 bits. */
@@ -52,20 +50,19 @@ export function revokeShare(services: Services, unitId: string): Promise<void> {
 }
 
 /** What a link shows: the sheet of the unit's last job that chose a control, without people, pictures and codes. */
-export function readShare(services: Services, token: string): Promise<SharedPage> {
-  return services.database.transaction(async (repositories) => {
+export async function readShare(services: Services, token: string): Promise<SharedPage> {
+  const { database, threads } = services;
+  const jobs = await database.transaction(async (repositories) => {
     const share = await repositories.shares.byToken(token);
     // A wrong and a revoked link look the same from outside.
     if (!share || share.revokedAt !== null)
       throw new AppError('notFound', 'This link leads nowhere (any more)');
-    return sharedPage(await lastSheet(repositories, services, share.unitId));
+    return repositories.jobs.ofUnit(share.unitId);
   });
-}
-
-async function lastSheet(repositories: Repositories, services: Services, unitId: string) {
-  for (const job of await repositories.jobs.ofUnit(unitId)) {
-    const sheet = await sheetOn(repositories, services, job.id, {}, null);
-    if (sheet) return sheet;
+  for (const { id } of jobs) {
+    const input = await database.transaction((repositories) => sheetInputOf(repositories, id));
+    const page = await threads.run('sharedPageOf', input);
+    if (page) return page;
   }
   throw new AppError('notFound', 'Nothing was handed over on this unit yet');
 }

@@ -1,51 +1,56 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, shallowRef } from 'vue';
-import { RouterLink } from 'vue-router';
+import { computed, onMounted, ref } from 'vue';
+import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { goalIds, goals, type GoalId } from '@brine/core/judgement/tuning';
-import { request, messageOf } from '../shared/api/client.ts';
-import { useDisplay } from '../shared/display/displayStore.ts';
 import type { Review } from '@brine/contract/routes';
+import { request } from '../shared/api/client.ts';
+import { localDateTime } from '../shared/display/localTime.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import ReviewLine from './ReviewLine.vue';
+import { useReview } from './useReview.ts';
 
-/** Every unit with a plan, judged on the server: what the rules and a simulated day say against its settings, and what tuning would change. */
+/** Every unit with a plan, judged on the servers: what the rules and a simulated day say against its settings, and what tuning would change. */
 const session = useSession();
-const display = useDisplay();
-const goal = ref<GoalId | ''>('');
-const review = shallowRef<Review | null>(null);
-const problem = ref<string | null>(null);
-const ASK_MS = 700;
-let timer: ReturnType<typeof setTimeout> | undefined;
-onScopeDispose(() => clearTimeout(timer));
-const running = computed(
-  () => review.value !== null && !review.value.stopped && review.value.done < review.value.total,
-);
+const route = useRoute();
+const router = useRouter();
+const { work, goal, units, problem, follow, start, stop, isRunning } = useReview();
+const wanted = ref<GoalId | ''>('');
+const running = computed(() => work.value !== null && isRunning(work.value));
 
-async function ask(work: () => Promise<{ review: Review }>): Promise<void> {
-  clearTimeout(timer);
-  try {
-    review.value = (await work()).review;
-    problem.value = null;
-  } catch (error) {
-    problem.value = messageOf(error);
-    if (!review.value) return;
-  }
-  const id = review.value?.id;
-  if (id && running.value)
-    timer = setTimeout(() => void ask(() => request('review', { params: { id } })), ASK_MS);
-}
-const start = () => ask(() => request('startReview', { body: { goal: goal.value || null } }));
-const stop = () => ask(() => request('stopReview', { params: { id: review.value!.id } }));
-
-const grave = (unit: Review['units'][number]) =>
-  unit.judged?.findings.filter((f) => f.severity !== 'note') ?? [];
-/** What needs somebody first: most that will go wrong, then most to look at; those still to come last. */
-const lines = computed(() => {
-  const weight = (unit: Review['units'][number]) =>
-    unit.judged === null ? -1 : grave(unit).reduce((sum, f) => sum + (f.severity === 'error' ? 100 : 1), 0);
-  return [...(review.value?.units ?? [])].sort((a, b) => weight(b) - weight(a));
+/** The one named in the address, else the last one that this person may see. */
+onMounted(async () => {
+  const named = route.query['id'];
+  const last =
+    typeof named === 'string'
+      ? named
+      : (await request('works').catch(() => null))?.works.find((w) => w.kind === 'review')?.id;
+  if (last) await follow(last);
 });
+async function begin() {
+  const id = await start(wanted.value || null);
+  if (id) await router.replace({ query: { id } });
+}
+
+type Unit = Review['units'][number];
+const weigh = (unit: Unit) =>
+  (unit.problem ? 1000 : 0) +
+  (unit.judged?.findings ?? []).reduce(
+    (sum, f) => sum + (f.severity === 'error' ? 100 : f.severity === 'warning' ? 1 : 0),
+    0,
+  );
+/** What needs somebody first: most that will go wrong, then most to look at. */
+const lines = computed(() =>
+  units.value
+    .filter((unit) => !unit.noPlan)
+    .map((unit) => ({ unit, weight: weigh(unit) }))
+    .sort((a, b) => b.weight - a.weight),
+);
+const withoutPlan = computed(() => units.value.filter((unit) => unit.noPlan));
+const clear = computed(() => lines.value.filter((line) => line.weight === 0).length);
+const AT_ONCE = 100;
+const shown = ref(AT_ONCE);
 </script>
 
 <template>
@@ -53,15 +58,21 @@ const lines = computed(() => {
     <div class="flex flex-wrap items-center gap-x-6 gap-y-3">
       <h1>Review of every unit</h1>
       <RouterLink class="link" to="/units">Units by site</RouterLink>
+      <RouterLink class="link" to="/work">Work under way</RouterLink>
     </div>
     <p class="hint mt-1 max-w-3xl">
       The newest job of each unit: its settings against the rules of the trade and on a simulated day of its
-      own box. Computed on the server; an estimate.
+      own box. An estimate. It goes on when this page is closed.
     </p>
     <div class="mt-3 flex min-h-11 flex-wrap items-center gap-3">
       <label class="flex flex-wrap items-center gap-2 text-[14px]"
         >Tune besides for
-        <select v-model="goal" class="!min-h-9 max-w-full !py-1" :disabled="running" data-test="review-goal">
+        <select
+          v-model="wanted"
+          class="!min-h-9 max-w-full !py-1"
+          :disabled="running"
+          data-test="review-goal"
+        >
           <option value="">nothing</option>
           <option v-for="id in goalIds" :key="id" :value="id">{{ goals[id].name.toLowerCase() }}</option>
         </select></label
@@ -69,23 +80,30 @@ const lines = computed(() => {
       <template v-if="running">
         <progress
           class="h-2 w-40 accent-brine"
-          :value="review!.done"
-          :max="review!.total"
+          :value="work!.done"
+          :max="work!.total || 1"
           aria-label="Reviewing"
         ></progress>
-        <span class="text-[14px] text-soft">{{ review!.done }} of {{ review!.total }} units</span>
-        <AppButton kind="quiet" @click="stop">Stop</AppButton>
+        <span class="text-[14px] text-soft" data-test="review-progress">{{
+          work!.total === 0 ? 'waiting for a server' : `${work!.done} of ${work!.total} units`
+        }}</span>
+        <AppButton v-if="work!.mayStop" kind="quiet" data-test="review-stop" @click="stop">Stop</AppButton>
       </template>
-      <AppButton v-else-if="session.mayWrite" kind="primary" data-test="review-start" @click="start"
-        >Review them</AppButton
-      >
+      <AppButton v-else-if="session.mayWrite" kind="primary" data-test="review-start" @click="begin">{{
+        work ? 'Review them again' : 'Review them'
+      }}</AppButton>
     </div>
-    <FormProblem class="mt-2" :message="problem" />
-    <p v-if="review?.stopped" class="mt-2 bg-band px-3 py-2">
-      Stopped: {{ review.done }} of {{ review.total }} units are judged.
+    <FormProblem class="mt-2" :message="problem ?? work?.problem ?? null" />
+    <p v-if="work && !running" class="mt-2 bg-band px-3 py-2" data-test="review-sum">
+      <template v-if="work.state === 'stopped'"
+        >Stopped: {{ work.done }} of {{ work.total }} units are through.
+      </template>
+      {{ work.title }}, asked for by {{ work.askedBy }}, {{ localDateTime(work.askedAt) }}:
+      {{ lines.length - clear }} with something to look at, {{ clear }} with nothing against them,
+      {{ withoutPlan.length }} without a plan yet.
     </p>
-    <p v-if="review && review.total === 0" class="mt-4">
-      No unit has a plan yet: answer the open questions in Survey.
+    <p v-if="work?.state === 'done' && work.total === 0" class="mt-4">
+      No unit has an open job yet: add a job on its page.
     </p>
     <table
       v-if="lines.length > 0"
@@ -96,35 +114,37 @@ const lines = computed(() => {
         <tr>
           <th class="w-[16rem]">Unit</th>
           <th>What is said against its settings</th>
-          <th v-if="review!.goal" class="w-[20rem]">{{ goals[review!.goal].name }}</th>
+          <th v-if="goal" class="w-[20rem]">{{ goals[goal].name }}</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="line in lines" :key="line.jobId" class="align-top">
-          <td>
-            <RouterLink class="link" :to="`/jobs/${line.jobId}/program/plan`">{{ line.unit }}</RouterLink>
-            <span class="block text-[14px] text-soft">{{ line.site }}</span>
-          </td>
-          <td>
-            <span v-if="line.problem" class="text-alarm">! {{ line.problem }}</span>
-            <span v-else-if="!line.judged" class="text-soft">{{
-              review!.stopped ? 'not judged' : 'waiting'
-            }}</span>
-            <span v-else-if="grave(line).length === 0">✓ nothing</span>
-            <ul v-else>
-              <li v-for="f in grave(line)" :key="f.code + display.words(f.message)" class="py-0.5">
-                <strong class="font-semibold">{{
-                  f.severity === 'error' ? 'Will go wrong. ' : 'Check this. '
-                }}</strong>{{ display.words(f.message) }}
-                <span v-if="f.remedy" class="block text-[14px] text-soft"
-                  >Mended by: {{ display.words(f.remedy) }}.</span
-                >
-              </li>
-            </ul>
-          </td>
-          <td v-if="review!.goal">{{ display.words(line.judged?.advised?.reason ?? '') }}</td>
-        </tr>
+        <ReviewLine
+          v-for="{ unit } in lines.slice(0, shown)"
+          :key="unit.jobId"
+          :unit="unit"
+          :tuned="goal !== null"
+        />
       </tbody>
     </table>
+    <button
+      v-if="lines.length > shown"
+      type="button"
+      class="link mt-3 min-h-9"
+      data-test="review-more"
+      @click="shown += AT_ONCE"
+    >
+      Show {{ Math.min(AT_ONCE, lines.length - shown) }} more of {{ lines.length - shown }}
+    </button>
+    <section v-if="withoutPlan.length > 0" class="mt-6" data-test="review-no-plan">
+      <h2 class="text-[16px]">Without a plan yet</h2>
+      <p class="hint">Answer the open questions in Survey; then it can be judged.</p>
+      <p>
+        <template v-for="(unit, i) in withoutPlan.slice(0, shown)" :key="unit.jobId"
+          ><template v-if="i > 0"> · </template
+          ><RouterLink class="link" :to="`/jobs/${unit.jobId}/survey`">{{ unit.unit }}</RouterLink>
+          <span class="text-soft"> {{ unit.site }}</span></template
+        >
+      </p>
+    </section>
   </section>
 </template>

@@ -4,7 +4,14 @@ import type { Site, Unit } from '@brine/contract/routes';
 import { useSession } from '../shared/session/sessionStore.ts';
 
 const props = defineProps<{ name: string; site: Site | null; units: readonly Unit[] }>();
-defineEmits<{ edit: []; archive: []; addUnit: []; editUnit: [unit: Unit]; archiveUnit: [unit: Unit] }>();
+defineEmits<{
+  edit: [];
+  sheets: [];
+  archive: [];
+  addUnit: [];
+  editUnit: [unit: Unit];
+  archiveUnit: [unit: Unit];
+}>();
 const session = useSession();
 const place = computed(() => [props.site?.place, props.site?.note].filter(Boolean).join(' · '));
 </script>
@@ -15,6 +22,13 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
       <h2 class="text-[16px]">{{ name }}</h2>
       <span class="hint min-w-0 flex-1 truncate">{{ place }}</span>
       <span v-if="session.mayWrite && site" class="flex gap-3 text-[14px]">
+        <RouterLink
+          v-if="!site.archived && units.length > 0"
+          class="link"
+          :to="{ path: '/work', query: { site: site.id } }"
+          title="The sheet of every unit here, as one file"
+          >Sheets</RouterLink
+        >
         <button type="button" class="link" @click="$emit('edit')">Edit</button>
         <button type="button" class="link" @click="$emit('archive')">
           {{ site.archived ? 'Restore' : 'Archive' }}

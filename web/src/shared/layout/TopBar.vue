@@ -102,6 +102,11 @@ async function signOut() {
             </MenuItem>
           </div>
           <MenuItem v-slot="{ active }">
+            <RouterLink to="/work" class="block px-4 py-2.5" :class="{ 'bg-band': active }"
+              >Work under way</RouterLink
+            >
+          </MenuItem>
+          <MenuItem v-slot="{ active }">
             <RouterLink to="/account" class="block px-4 py-2.5" :class="{ 'bg-band': active }"
               >Your account</RouterLink
             >

@@ -1,0 +1,83 @@
+import { object, string, type InferType } from 'yup';
+import { idParams, uuid, type DeepReadonly } from '../fields/index.ts';
+import { paths } from '../paths/index.ts';
+import { contract } from './route.ts';
+import { count, flag, list, said } from './views.ts';
+
+export const workKinds = ['review', 'sheets', 'jobFiles'] as const;
+export type WorkKind = (typeof workKinds)[number];
+
+export const workStates = ['waiting', 'running', 'done', 'failed', 'stopped'] as const;
+export type WorkState = (typeof workStates)[number];
+
+/** Work that goes on after its answer, on whichever server takes it up: what it is, who asked for it, how far it is. */
+export const work = object({
+  id: said(),
+  kind: string<WorkKind>().oneOf(workKinds).required(),
+  title: said(),
+  askedBy: said(),
+  askedAt: said(),
+  state: string<WorkState>().oneOf(workStates).required(),
+  done: count(),
+  total: count(),
+  /** Why it failed. */
+  problem: said().nullable(),
+  endedAt: said().nullable(),
+  /** Name of the file it made. */
+  file: said().nullable(),
+  /** Whether whoever reads this may stop it: its asker and leads may. */
+  mayStop: flag(),
+});
+export type Work = DeepReadonly<InferType<typeof work>>;
+const answersWork = object({ work: work.required() });
+
+export const workRoutes = {
+  works: contract({
+    ...paths.works,
+    summary: 'Work under way and done, newest first: one’s own; a lead sees everybody’s',
+    access: 'viewer',
+    answer: object({ works: list(work) }),
+  }),
+  work: contract({
+    ...paths.work,
+    summary: 'How far a piece of work is; for its asker and for leads',
+    access: 'viewer',
+    params: idParams,
+    answer: answersWork,
+  }),
+  stopWork: contract({
+    ...paths.stopWork,
+    summary: 'Stops a piece of work; what is done of it stays. For its asker and for leads',
+    access: 'technician',
+    params: idParams,
+    answer: answersWork,
+  }),
+  workFile: contract({
+    ...paths.workFile,
+    summary: 'The file that a piece of work made; for its asker and for leads',
+    access: 'viewer',
+    params: idParams,
+    file: ['application/zip'],
+  }),
+  startSheets: contract({
+    ...paths.startSheets,
+    summary: 'Begins making the leave-behind sheets of every unit of a site, or of all sites, as one ZIP',
+    access: 'technician',
+    status: 202,
+    body: object({
+      site: uuid('site').nullable().optional().default(null),
+      paper: string<'A4' | 'LETTER'>().oneOf(['A4', 'LETTER'], 'paper: expected A4 or LETTER').default('A4'),
+      type: string<'small' | 'large'>()
+        .oneOf(['small', 'large'], 'type: expected small or large')
+        .default('small'),
+    }),
+    answer: answersWork,
+  }),
+  startJobFiles: contract({
+    ...paths.startJobFiles,
+    summary: 'Begins writing every job with its history as *.brine.json into one ZIP',
+    access: 'lead',
+    status: 202,
+    answer: answersWork,
+  }),
+};

@@ -1,0 +1,12 @@
+import type { WorkKind } from '@brine/contract/routes';
+import { writeJobFiles } from '../exports/jobFiles.work.ts';
+import { reviewUnits } from '../reviews/review.work.ts';
+import { makeSheets } from '../sheets/sheets.work.ts';
+import type { DoWork } from './kind.ts';
+
+/** What does each kind of work. */
+export const workKinds: Readonly<Record<WorkKind, DoWork>> = {
+  review: reviewUnits,
+  sheets: makeSheets,
+  jobFiles: writeJobFiles,
+};

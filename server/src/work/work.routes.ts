@@ -1,0 +1,36 @@
+import { api } from '@brine/contract/routes';
+import { publicAddress } from '../http/publicAddress.ts';
+import { personOf, serve } from '../http/route.ts';
+import { askForJobFiles } from '../exports/jobFiles.service.ts';
+import { askForSheets } from '../sheets/manySheets.service.ts';
+import { listWork, readWork, stopWork, streamFile } from './work.service.ts';
+
+export const workRoutes = [
+  serve(api.works, async (input) => ({ works: await listWork(input.services, personOf(input)) })),
+  serve(api.work, async (input) => ({
+    work: await readWork(input.services, personOf(input), input.params.id),
+  })),
+  serve(api.stopWork, async (input) => ({
+    work: await stopWork(input.services, personOf(input), input.params.id),
+  })),
+  serve(api.workFile, async (input) => {
+    const { name, stream } = await streamFile(input.services, personOf(input), input.params.id);
+    return new Response(stream, {
+      headers: {
+        'content-type': 'application/zip',
+        'content-disposition': `attachment; filename="${name}"`,
+        'cache-control': 'private, no-store',
+      },
+    });
+  }),
+  serve(api.startSheets, async (input) => ({
+    work: await askForSheets(input.services, personOf(input), {
+      ...input.body,
+      site: input.body.site ?? null,
+      address: publicAddress(input.context, input.services.config),
+    }),
+  })),
+  serve(api.startJobFiles, async (input) => ({
+    work: await askForJobFiles(input.services, personOf(input)),
+  })),
+];

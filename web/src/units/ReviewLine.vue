@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import type { Review } from '@brine/contract/routes';
+import { useDisplay } from '../shared/display/displayStore.ts';
+
+/** A unit of a review: what is said against its settings, gravest first, and what tuning says. */
+const props = defineProps<{ unit: Review['units'][number]; tuned: boolean }>();
+const display = useDisplay();
+const grave = computed(() => props.unit.judged?.findings.filter((f) => f.severity !== 'note') ?? []);
+</script>
+
+<template>
+  <tr class="align-top">
+    <td>
+      <RouterLink class="link" :to="`/jobs/${unit.jobId}/program/plan`">{{ unit.unit }}</RouterLink>
+      <span class="block text-[14px] text-soft">{{ unit.site }}</span>
+    </td>
+    <td>
+      <span v-if="unit.problem" class="text-alarm">! {{ unit.problem }}</span>
+      <span v-else-if="grave.length === 0">✓ nothing</span>
+      <ul v-else>
+        <li v-for="f in grave" :key="f.code + display.words(f.message)" class="py-0.5">
+          <strong class="font-semibold">{{
+            f.severity === 'error' ? 'Will go wrong. ' : 'Check this. '
+          }}</strong>{{ display.words(f.message) }}
+          <span v-if="f.remedy" class="block text-[14px] text-soft"
+            >Mended by: {{ display.words(f.remedy) }}.</span
+          >
+        </li>
+      </ul>
+    </td>
+    <td v-if="tuned">{{ display.words(unit.judged?.advised?.reason ?? '') }}</td>
+  </tr>
+</template>
