@@ -199,6 +199,8 @@ async function handOver(page: Page, at: Go, base: string, id: string): Promise<v
   await page.waitForSelector(byTest('signed'));
   await click(page, byTest('make-share'));
   await page.waitForSelector(byTest('share-link'));
+  // Told once: it is taken down before the page is left.
+  const link = await page.$eval(byTest('share-link'), (node) => (node as HTMLAnchorElement).href);
   await fill(page, '#to', 'Market office');
   await fill(page, '#watch', 'Frost at the left fan.');
   await click(page, byTest('hand-over'));
@@ -247,7 +249,6 @@ async function handOver(page: Page, at: Go, base: string, id: string): Promise<v
     'three days, six months, the skipped test, the calibration',
   );
 
-  const link = await page.$eval(byTest('share-link'), (node) => (node as HTMLAnchorElement).href);
   const anybody = await page.browser().createBrowserContext();
   const shared = await newPage(anybody);
   await shared.goto(link, { waitUntil: 'networkidle0' });

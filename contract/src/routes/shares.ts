@@ -5,7 +5,9 @@ import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { flag, list, said } from './views.ts';
 
-const share = object({ token: said() });
+const share = object({ endsAt: said() });
+/** A link that was just made: its secret stands only here, once. */
+const newShare = share.shape({ token: said() });
 
 /** What anybody with the link sees of a unit: settings, alarm codes, what to watch, next dates. No pictures, no people, no access codes. */
 const sharedPage = object({
@@ -31,22 +33,23 @@ export type SharedPage = DeepReadonly<InferType<typeof sharedPage>>;
 export const shareRoutes = {
   share: contract({
     ...paths.share,
-    summary: 'The open link to the read-only page of a unit, if there is one',
+    summary: 'Whether the read-only page of a unit has an open link, and until when',
     access: 'viewer',
     params: idParams,
     answer: object({ share: share.nullable().defined() }),
   }),
   makeShare: contract({
     ...paths.makeShare,
-    summary: 'Makes the link to the read-only page of a unit, or gives the open one',
+    summary:
+      'Makes a link to the read-only page of a unit; its secret is told once. Sheets carry links of their own from then on',
     access: 'technician',
     status: 201,
     params: idParams,
-    answer: object({ share: share.required() }),
+    answer: object({ share: newShare.required() }),
   }),
   revokeShare: contract({
     ...paths.revokeShare,
-    summary: 'Revokes the link of a unit',
+    summary: 'Revokes every link of a unit',
     access: 'technician',
     params: idParams,
     answer: object({ revoked: flag() }),

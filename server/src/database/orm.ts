@@ -10,6 +10,7 @@ import { Migration0006EmptyMonths } from './migrations/Migration0006EmptyMonths.
 import { Migration0007Readiness } from './migrations/Migration0007Readiness.ts';
 import { Migration0008Sessions } from './migrations/Migration0008Sessions.ts';
 import { Migration0009Work } from './migrations/Migration0009Work.ts';
+import { Migration0010ShareEnds } from './migrations/Migration0010ShareEnds.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -22,6 +23,7 @@ export const migrations = [
   { name: 'Migration0007Readiness', class: Migration0007Readiness },
   { name: 'Migration0008Sessions', class: Migration0008Sessions },
   { name: 'Migration0009Work', class: Migration0009Work },
+  { name: 'Migration0010ShareEnds', class: Migration0010ShareEnds },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -1,5 +1,7 @@
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import type { SharedPage } from '@brine/contract/routes';
+import { hashOf } from '../auth/token.ts';
+import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { sheetInputOf } from '../sheets/sheets.service.ts';
@@ -7,45 +9,69 @@ import { mustFindUnit } from '../units/units.service.ts';
 
 /** 128 bits. */
 const TOKEN_BYTES = 16;
+/** A sheet is printed anew at the next visit: long before its link ends. */
+const SHARE_YEARS = 3;
 
-/** The open link of a unit, or null. */
-export function shareOf(services: Services, unitId: string): Promise<{ readonly token: string } | null> {
+/** A link that was just made: its token is told here, once. */
+export interface NewShare {
+  readonly token: string;
+  readonly endsAt: string;
+}
+
+/** Whether a unit has an open link, and until when the longest lasts. */
+export function shareOf(services: Services, unitId: string): Promise<{ readonly endsAt: string } | null> {
   return services.database.transaction(async (repositories) => {
     await mustFindUnit(repositories, unitId);
-    const share = await repositories.shares.openOf(unitId);
-    return share && { token: share.token };
+    const share = await repositories.shares.openOf(unitId, services.now());
+    return share && { endsAt: share.endsAt.toISOString() };
   });
 }
 
-/** Makes a link for a unit, or gives the one that is open: every sheet of a unit carries the same. */
-export function makeShare(
-  services: Services,
-  person: SignedIn,
+/** Makes a link for a unit. Those made before go on. */
+export function makeShare(services: Services, person: SignedIn, unitId: string): Promise<NewShare> {
+  return services.database.transaction(async (repositories) => {
+    await mustFindUnit(repositories, unitId);
+    return newShare(repositories, services.now(), person.id, unitId);
+  });
+}
+
+/** A link of its own for a sheet, on a unit that has an open one already; null where links were never asked for or are revoked. */
+export async function shareForSheet(
+  repositories: Repositories,
+  now: Date,
+  personId: string,
   unitId: string,
-): Promise<{ readonly token: string }> {
-  return services.database.transaction(async (repositories) => {
-    await mustFindUnit(repositories, unitId);
-    const open = await repositories.shares.openOf(unitId);
-    if (open) return { token: open.token };
-    const token = randomBytes(TOKEN_BYTES).toString('base64url');
-    await repositories.shares.create({
-      token,
-      unitId,
-      createdBy: person.id,
-      createdAt: services.now(),
-      revokedAt: null,
-    });
-    return { token };
-  });
+): Promise<string | null> {
+  const open = await repositories.shares.openOf(unitId, now);
+  return open && (await newShare(repositories, now, personId, unitId)).token;
 }
 
-/** Revokes the open link of a unit: the QR code on its sheets leads nowhere from now on. */
+async function newShare(
+  repositories: Repositories,
+  now: Date,
+  personId: string,
+  unitId: string,
+): Promise<NewShare> {
+  const token = randomBytes(TOKEN_BYTES).toString('base64url');
+  const endsAt = new Date(now);
+  endsAt.setUTCFullYear(endsAt.getUTCFullYear() + SHARE_YEARS);
+  await repositories.shares.create({
+    id: randomUUID(),
+    tokenHash: hashOf(token),
+    unitId,
+    createdBy: personId,
+    createdAt: now,
+    endsAt,
+    revokedAt: null,
+  });
+  return { token, endsAt: endsAt.toISOString() };
+}
+
+/** Revokes every link of a unit: the QR codes on its sheets lead nowhere from now on. */
 export function revokeShare(services: Services, unitId: string): Promise<void> {
   return services.database.transaction(async (repositories) => {
-    const open = await repositories.shares.openOf(unitId);
-    if (!open) throw new AppError('notFound', 'This unit has no open link');
-    open.revokedAt = services.now();
-    await repositories.shares.save();
+    if ((await repositories.shares.revokeAll(unitId, services.now())) === 0)
+      throw new AppError('notFound', 'This unit has no open link');
   });
 }
 
@@ -53,10 +79,9 @@ export function revokeShare(services: Services, unitId: string): Promise<void> {
 export async function readShare(services: Services, token: string): Promise<SharedPage> {
   const { database, threads } = services;
   const jobs = await database.transaction(async (repositories) => {
-    const share = await repositories.shares.byToken(token);
-    // A wrong and a revoked link look the same from outside.
-    if (!share || share.revokedAt !== null)
-      throw new AppError('notFound', 'This link leads nowhere (any more)');
+    const share = await repositories.shares.openByHash(hashOf(token), services.now());
+    // A wrong, an ended and a revoked link look the same from outside.
+    if (!share) throw new AppError('notFound', 'This link leads nowhere (any more)');
     return repositories.jobs.ofUnit(share.unitId);
   });
   for (const { id } of jobs) {

@@ -17,11 +17,18 @@ beforeAll(async () => {
 });
 afterAll(() => harness.stop());
 
+const newToken = async (): Promise<string> =>
+  (await tess.call('POST', `/api/units/${unitId}/share`, {})).json.share.token;
+
 describe('the read-only page of a unit', () => {
-  test('has a token of 128 bits, one a unit, that anybody may read', async () => {
-    const { token } = (await tess.call('POST', `/api/units/${unitId}/share`, {})).json.share;
+  test('has a token of 128 bits, told once and kept as a hash, that anybody may read', async () => {
+    const { token, endsAt } = (await tess.call('POST', `/api/units/${unitId}/share`, {})).json.share;
     expect(Buffer.from(token, 'base64url').length).toBe(16);
-    expect((await tess.call('POST', `/api/units/${unitId}/share`, {})).json.share.token).toBe(token);
+    // The test's clock stands on 2 March 2026.
+    expect(endsAt.slice(0, 10)).toBe('2029-03-02');
+    expect((await tess.call('GET', `/api/units/${unitId}/share`)).json.share).toEqual({ endsAt });
+    const rows = await harness.orm.em.getConnection().execute('select * from share');
+    expect(JSON.stringify(rows)).not.toContain(token);
     const anybody = harness.client();
     const { page } = (await anybody.call('GET', `/api/share/${token}`)).json;
     expect([
@@ -32,18 +39,45 @@ describe('the read-only page of a unit', () => {
   });
 
   test('shows no people, pictures or access codes', async () => {
-    const { token } = (await tess.call('GET', `/api/units/${unitId}/share`)).json.share;
+    const token = await newToken();
     const said = JSON.stringify((await harness.client().call('GET', `/api/share/${token}`)).json);
     for (const secret of ['Secret Person', 'Signed Person', 'Name of tess', '4711', 'strokes', 'picture'])
       expect([secret, said.includes(secret)]).toEqual([secret, false]);
   });
 
   test('is gone once revoked, and a new one is another', async () => {
-    const { token } = (await tess.call('GET', `/api/units/${unitId}/share`)).json.share;
+    const tokens = [await newToken(), await newToken()];
     expect((await tess.call('DELETE', `/api/units/${unitId}/share`)).status).toBe(200);
-    expect((await harness.client().call('GET', `/api/share/${token}`)).status).toBe(404);
+    for (const token of tokens)
+      expect((await harness.client().call('GET', `/api/share/${token}`)).status).toBe(404);
     expect((await tess.call('GET', `/api/units/${unitId}/share`)).json.share).toBeNull();
-    expect((await tess.call('POST', `/api/units/${unitId}/share`, {})).json.share.token).not.toBe(token);
+    expect((await tess.call('POST', `/api/units/${unitId}/share`, {})).json.share.token).not.toBe(tokens[1]);
+    expect((await tess.call('DELETE', `/api/units/${unitId}/share`)).status).toBe(200);
+    expect((await tess.call('DELETE', `/api/units/${unitId}/share`)).status).toBe(404);
+  });
+
+  test('leads nowhere after its end', async () => {
+    const token = await newToken();
+    harness.setTime('2029-03-03T09:00:00Z');
+    expect((await harness.client().call('GET', `/api/share/${token}`)).status).toBe(404);
+    harness.setTime('2026-03-02T09:00:00Z');
+    expect((await harness.client().call('GET', `/api/share/${token}`)).status).toBe(200);
+  });
+
+  test('every sheet carries a link of its own while one is open, none after they are revoked', async () => {
+    const jobId = (await tess.call('GET', '/api/jobs')).json.jobs[0].id;
+    const links = async () =>
+      (
+        await harness.orm.em
+          .getConnection()
+          .execute<{ n: number }[]>('select count(*)::int as n from share where revoked_at is null')
+      )[0]!.n;
+    const before = await links();
+    expect((await tess.call('GET', `/api/jobs/${jobId}/sheet.pdf`)).status).toBe(200);
+    expect(await links()).toBe(before + 1);
+    await tess.call('DELETE', `/api/units/${unitId}/share`);
+    expect((await tess.call('GET', `/api/jobs/${jobId}/sheet.pdf`)).status).toBe(200);
+    expect(await links()).toBe(0);
   });
 
   test('a guessed token and a viewer’s wish are refused', async () => {

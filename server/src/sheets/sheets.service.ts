@@ -3,6 +3,7 @@ import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { materialOf } from '../jobs/jobMaterial.ts';
+import { shareForSheet } from '../shares/shares.service.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
 import { mustFindUnit, viewsOf } from '../units/units.service.ts';
 import type { SheetInput } from './sheets.tasks.ts';
@@ -25,8 +26,8 @@ export async function sheetOf(
 ): Promise<{ readonly pdf: Uint8Array; readonly name: string }> {
   const input = await services.database.transaction(async (repositories) => {
     const { unitId } = await mustFindJob(repositories, jobId);
-    const share = await repositories.shares.openOf(unitId);
-    const link = share && `${address}/u/${share.token}`;
+    const token = await shareForSheet(repositories, services.now(), person.id, unitId);
+    const link = token && `${address}/u/${token}`;
     return {
       ...(await sheetInputOf(repositories, jobId)),
       link,

@@ -2,6 +2,7 @@ import type { Means } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { archive, asFileName, type ArchiveFile } from '../work/archive.ts';
 import type { WorkUnderWay } from '../work/kind.ts';
+import { shareForSheet } from '../shares/shares.service.ts';
 import { sheetInputOf } from './sheets.service.ts';
 
 /** What sheets are asked for. */
@@ -23,8 +24,8 @@ export async function makeSheets(means: Means, work: WorkUnderWay): Promise<void
     const jobs = await database.transaction((repositories) => repositories.jobs.openOf(unit.id));
     for (const jobId of jobs) {
       const sheet = await database.transaction(async (repositories) => {
-        const share = await repositories.shares.openOf(unit.id);
-        const link = share && `${address}/u/${share.token}`;
+        const token = await shareForSheet(repositories, means.now(), work.askedBy, unit.id);
+        const link = token && `${address}/u/${token}`;
         return { ...(await sheetInputOf(repositories, jobId)), link };
       });
       const made = await threads.run('sheetPdf', { sheet, paper, type }, work.signal);

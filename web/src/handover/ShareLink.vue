@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { messageOf, request } from '../shared/api/client.ts';
+import { localDate } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -8,18 +9,34 @@ import AppButton from '../shared/ui/AppButton.vue';
 /** The read-only page of the unit behind the QR code of its sheet. */
 const job = useJob();
 const session = useSession();
+/** Until when the page is open to whoever has a link; null: it is not. */
+const endsAt = ref<string | null>(null);
+/** The link that was just made: told once, since the server keeps no more than its hash. */
 const token = ref<string | null>(null);
+const copied = ref(false);
 const problem = ref('');
 const unitId = computed(() => job.job.value?.unit.id ?? null);
 const address = computed(() => (token.value ? `${location.origin}/u/${token.value}` : ''));
 async function act(what: 'share' | 'makeShare' | 'revokeShare') {
   if (!unitId.value) return;
   problem.value = '';
+  copied.value = false;
   try {
     const answer = await request(what, { params: { id: unitId.value } });
-    token.value = 'share' in answer ? (answer.share?.token ?? null) : null;
+    const share: { readonly endsAt: string; readonly token?: string } | null =
+      'share' in answer ? answer.share : null;
+    endsAt.value = share?.endsAt ?? null;
+    token.value = share?.token ?? null;
   } catch (error) {
     problem.value = messageOf(error);
+  }
+}
+async function copy() {
+  try {
+    await navigator.clipboard.writeText(address.value);
+    copied.value = true;
+  } catch {
+    problem.value = 'This browser does not let the page copy; mark the link and copy it';
   }
 }
 watch(unitId, () => void act('share'), { immediate: true });
@@ -32,24 +49,31 @@ watch(unitId, () => void act('share'), { immediate: true });
       Leads to a page of this unit that anybody may read: settings, alarms, what to watch. No people, no
       pictures, no access codes.
     </p>
+    <p v-if="endsAt" class="mt-1" data-test="share-open">
+      ✓ Each sheet carries its own code; one made today leads there until {{ localDate(endsAt) }}.
+    </p>
     <template v-if="token">
       <p class="mt-1 text-[14px] break-all">
         <a class="link" :href="address" target="_blank" rel="noopener" data-test="share-link">{{
           address
         }}</a>
       </p>
-      <AppButton
-        v-if="session.mayWrite"
-        kind="quiet"
-        class="!px-0"
-        data-test="revoke"
-        @click="act('revokeShare')"
-        >Revoke it: the code leads nowhere then</AppButton
-      >
+      <p class="hint">This link is shown once. Copy it now if somebody is to have it without a sheet.</p>
+      <AppButton kind="quiet" class="!px-0" @click="copy">{{ copied ? 'Copied' : 'Copy it' }}</AppButton>
     </template>
-    <AppButton v-else-if="session.mayWrite" class="mt-2" data-test="make-share" @click="act('makeShare')"
-      >Put a code on the sheet</AppButton
-    >
+    <div v-if="session.mayWrite" class="mt-1 flex flex-wrap gap-x-4">
+      <AppButton v-if="!endsAt" data-test="make-share" @click="act('makeShare')"
+        >Put a code on the sheet</AppButton
+      >
+      <template v-else>
+        <AppButton v-if="!token" kind="quiet" class="!px-0" @click="act('makeShare')"
+          >Make a link to send</AppButton
+        >
+        <AppButton kind="quiet" class="!px-0" data-test="revoke" @click="act('revokeShare')"
+          >Revoke all: every code leads nowhere then</AppButton
+        >
+      </template>
+    </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </section>
 </template>

@@ -79,7 +79,7 @@ const shown = ref(AT_ONCE);
       >
       <template v-if="running">
         <progress
-          class="h-2 w-40 accent-brine"
+          class="bar w-40"
           :value="work!.done"
           :max="work!.total || 1"
           aria-label="Reviewing"

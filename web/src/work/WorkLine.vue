@@ -30,7 +30,7 @@ const words = computed(() => {
       <span :class="{ 'text-alarm': work.state === 'failed' }">{{ words }}</span>
       <progress
         v-if="open && work.total > 0"
-        class="mt-1 block h-2 w-full max-w-56 accent-brine"
+        class="mt-1 block bar w-full max-w-56"
         :value="work.done"
         :max="work.total"
         :aria-label="work.title"
@@ -41,7 +41,7 @@ const words = computed(() => {
       <button
         v-if="open && work.mayStop"
         type="button"
-        class="link min-h-9"
+        class="link inline-flex min-h-9 items-start"
         data-test="stop-work"
         @click="$emit('stop')"
       >
@@ -49,14 +49,14 @@ const words = computed(() => {
       </button>
       <a
         v-else-if="work.file"
-        class="link inline-block min-h-9"
+        class="link inline-flex min-h-9 items-start"
         :href="addressOf('workFile', { id: work.id })"
         :download="work.file"
         >Take {{ work.file }}</a
       >
       <RouterLink
         v-else-if="work.kind === 'review'"
-        class="link inline-block min-h-9"
+        class="link inline-flex min-h-9 items-start"
         :to="{ path: '/units/review', query: { id: work.id } }"
         >Look at it</RouterLink
       >

@@ -72,7 +72,7 @@ const dayNames = [1, 3, 7, 30] as const;
     </div>
     <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
       <template v-if="share !== null">
-        <progress class="h-2 w-48 accent-brine" :value="share" max="1" aria-label="Simulating"></progress>
+        <progress class="bar w-48" :value="share" max="1" aria-label="Simulating"></progress>
         <span class="text-soft">Simulating, {{ Math.round(share * 100) }} %</span>
         <AppButton kind="quiet" @click="stop">Stop</AppButton>
       </template>

@@ -92,7 +92,7 @@ function take() {
     <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
       <template v-if="tuning.running.value">
         <progress
-          class="h-2 w-48 accent-brine"
+          class="bar w-48"
           :value="tuning.rows.value.length"
           :max="tuning.total.value"
           aria-label="Trying variants"
