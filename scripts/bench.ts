@@ -1,3 +1,5 @@
+import { underLoad } from '../e2e/load/underLoad.ts';
+import { ensureBuilt } from './lib/build.mjs';
 import { floodBounds } from './bench/flood.ts';
 import { benchKinds } from './bench/kinds.ts';
 import { benchLogs } from './bench/logs.ts';
@@ -42,7 +44,11 @@ function line(name: string, work: number, against: number, what: string): void {
 
 // `--check`: only the bounds that an issue asked for; fails where one is not held.
 if (process.argv.includes('--check')) {
-  const bounds = await floodBounds();
+  ensureBuilt();
+  const bounds = [
+    ...(await floodBounds()),
+    ...(await underLoad((text) => process.stdout.write(`       ${text}\n`))),
+  ];
   for (const { name, measured, bound, unit: of } of bounds)
     process.stdout.write(
       `${measured <= bound ? 'held  ' : 'BROKEN'} ${name.padEnd(44)} ${measured.toFixed(0)} of ${bound} ${of}\n`,

@@ -1,4 +1,3 @@
-import { LockMode } from '@mikro-orm/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { containing, insert } from '../database/insert.ts';
 import { jobEntity, type Job } from './job.entity.ts';
@@ -6,8 +5,14 @@ import { jobEntity, type Job } from './job.entity.ts';
 export function jobRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(jobEntity, { id }),
-    /** The job with its row locked until the transaction ends: sequences of one job are given out one at a time. */
-    lock: (id: string) => em.findOne(jobEntity, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE }),
+    /**
+     * The job with its row locked until the transaction ends: sequences of one job are given out one at a time. The lock lets pass what only points at the job,
+     * such as a log of it that is being loaded for half a minute.
+     */
+    async lock(id: string): Promise<Job | null> {
+      await em.execute('select 1 from job where id = ? for no key update', [id]);
+      return em.findOne(jobEntity, { id }, { refresh: true });
+    },
     search: (text: string, unitIds: readonly string[] | null, archived: boolean, limit: number) =>
       em.find(
         jobEntity,

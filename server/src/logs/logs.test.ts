@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
 import { guessLayout, readWholeLog, type LogLayout } from '@brine/core/logs/reading';
-import { aJob, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
+import { aJob, anEntry, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
@@ -144,5 +144,18 @@ describe('logs', () => {
     const text = 'time,air_degC\n2025-07-01T00:00:00,1\n2025-08-01T00:00:00,2\n';
     const answers = await Promise.all(Array.from({ length: 8 }, () => send(randomUUID(), text)));
     expect(answers.map((a) => a.status)).toEqual(Array(8).fill(201));
+  });
+
+  test('entries of the job are saved while a log of it is still being loaded', async () => {
+    const tables = harness.services.database;
+    const sent = await tables.transaction(async (repositories) => {
+      const [log] = await repositories.logs.ofJob(jobId);
+      await repositories.logs.create({ ...log!, id: randomUUID(), name: 'on its way.csv' });
+      // Within the open transaction, as a log of half a minute would be.
+      return tess.call('POST', '/api/entries', {
+        entries: [anEntry(jobId, 1, { kind: 'note', text: 'Meanwhile' })],
+      });
+    });
+    expect(sent.json.results[0].status).toBe('accepted');
   });
 });

@@ -5,8 +5,6 @@ import type { TaskInput, TaskName, TaskOutput } from './tasks.ts';
 /** Where the threads begin: compiled in service; the sources, through a loader, where the tests run those. */
 const source = import.meta.url.endsWith('.ts');
 const file = new URL(source ? './fromSource.mjs' : './thread.js', import.meta.url).href;
-/** The loader picks the sources of our other packages by this condition. */
-const sourceArguments = source ? ['--conditions=brine-src'] : [];
 
 /** Threads end when there was nothing for them this long. */
 const REST_MS = 60_000;
@@ -32,7 +30,8 @@ export function startThreads(): Threads {
     minThreads: 0,
     maxThreads: BACKGROUND_THREADS + 1,
     idleTimeout: REST_MS,
-    execArgv: [...process.execArgv.filter((argument) => !argument.startsWith('--max')), ...sourceArguments],
+    // By this condition the loader picks the sources of our other packages.
+    ...(source && { execArgv: ['--conditions=brine-src'] }),
   });
   return {
     run: (name, input, signal) => pool.run({ name, input }, signal ? { signal } : {}) as never,
