@@ -19,7 +19,7 @@ const options = readOptions(
     e2e: { flag: true, help: 'only the end-to-end tests' },
     chaos: {
       flag: true,
-      help: 'only the killing of servers and PostgreSQL under load: 100 and 30 times (minutes)',
+      help: 'only what is hard on it: 100 servers and 30 PostgreSQLs killed under load, a full disk (some ten minutes)',
     },
     only: { default: '', help: 'only tests whose path (Jest) or name (end-to-end) holds this' },
   },
@@ -47,8 +47,8 @@ try {
   }
   if (all || options.unit) jest();
   if (all || options.e2e) endToEnd();
-  if (options.chaos) chaos(100, 30);
-  else if (all) chaos(4, 2);
+  if (options.chaos) chaos('--server-kills', 100, '--cluster-kills', 30, '--units', 2000, '--disk-full', 1);
+  else if (all) chaos('--server-kills', 4, '--cluster-kills', 2);
 } catch (error) {
   say(String(error.stack ?? error));
   failed += 1;
@@ -108,22 +108,13 @@ function endToEnd() {
 }
 
 /** Servers and PostgreSQL are killed under load; the figures are printed. */
-function chaos(serverKills, clusterKills) {
+function chaos(...asked) {
   say('\n== killed under load');
   ensureBuilt();
   const file = join(results, 'chaos.json');
   const status = runIn(
     process.execPath,
-    [
-      '--import',
-      'tsx',
-      '--conditions=brine-src',
-      'e2e/chaos/run.ts',
-      '--server-kills',
-      String(serverKills),
-      '--cluster-kills',
-      String(clusterKills),
-    ],
+    ['--import', 'tsx', '--conditions=brine-src', 'e2e/chaos/run.ts', ...asked.map(String)],
     { BRINE_RESULTS: file },
   );
   count(file, status, (json) => json);

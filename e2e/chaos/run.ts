@@ -1,13 +1,14 @@
 // Kills servers and PostgreSQL at random under load, and counts what was acknowledged and is gone, doubled or out of order:
 //   bin/test --chaos            100 kills of a server, 30 of PostgreSQL
 //   a short part runs in every bin/test
-import { randomUUID } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
 import { seeded } from '../../core/testing/seeded.ts';
-import { query } from '../support/database.ts';
-import { PASSWORD } from '../support/steps.ts';
-import { signInAt, startDevice, type Acknowledged, type Device } from './load.ts';
-import { NEVER_MS, rest, startStage, type Stage } from './stage.ts';
+import { manyUnits } from '../load/manyUnits.ts';
+import { diskFull } from './diskFull.ts';
+import type { Device } from './load.ts';
+import { beginReview } from './review.ts';
+import { back, countOf, devicesOn, makeJob } from './scene.ts';
+import { rest, startStage, type Stage } from './stage.ts';
 
 const argument = (name: string, otherwise: number) => {
   const at = process.argv.indexOf(name);
@@ -19,21 +20,32 @@ const asked = {
 } as const;
 type Killed = keyof typeof asked;
 const SERVERS = 2;
-const DEVICES = 4;
 /** The watch looks every second: a kill is seen by then. */
 const SEEN_MS: Readonly<Record<Killed, number>> = { server: 50, cluster: 1100 };
 const random = seeded(argument('--seed', 15));
+/** Units of the review that goes on meanwhile; 0: those of the demo. */
+const units = argument('--units', 0);
 
 const stage = await startStage(SERVERS);
 let good = false;
 try {
   const job = await makeJob(stage.bases[0]!);
-  const devices = await Promise.all(Array.from({ length: DEVICES }, () => deviceOn(stage.bases, job)));
+  if (units > 0) await manyUnits(stage.databaseUrl, units);
+  const review = await beginReview(stage);
+  const devices = await devicesOn(stage, job, random);
   const recoveries = await killAll(stage, devices);
   const acknowledged = (await Promise.all(devices.map((d) => d.stop()))).flat();
   const counted = await countOf(stage.databaseUrl, job, acknowledged);
-  good = counted.lost + counted.doubled + counted.outOfOrder === 0 && acknowledged.length > 0;
-  process.stdout.write(`${JSON.stringify({ kills: asked, ...counted, recoverySeconds: recoveries })}\n`);
+  const reviewed = await review.through();
+  const full = argument('--disk-full', 0) > 0 ? await diskFull(random) : { diskFull: 'not in this run' };
+  good =
+    counted.lost + counted.doubled + counted.outOfOrder === 0 &&
+    acknowledged.length > 0 &&
+    reviewed.notOnce === 0 &&
+    !('wrong' in full);
+  process.stdout.write(
+    `${JSON.stringify({ kills: asked, ...counted, recoverySeconds: recoveries, review: reviewed, full })}\n`,
+  );
 } catch (error) {
   process.stderr.write(`${String((error as Error).stack)}\n`);
 } finally {
@@ -43,30 +55,9 @@ if (process.env['BRINE_RESULTS'])
   writeFileSync(process.env['BRINE_RESULTS'], JSON.stringify({ passed: good ? 1 : 0, failed: good ? 0 : 1 }));
 process.exit(good ? 0 : 1);
 
-/** A job of its own, made as a person makes one. */
-async function makeJob(base: string): Promise<string> {
-  const { cookie } = await signInAt(base, 'tess', PASSWORD, randomUUID());
-  const make = async <Made extends string>(path: string, body: object, made: Made): Promise<string> => {
-    const answer = await fetch(`${base}/api/${path}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', cookie },
-      body: JSON.stringify(body),
-    });
-    return ((await answer.json()) as Record<Made, { id: string }>)[made].id;
-  };
-  const siteId = await make('sites', { name: 'Chaos', place: '' }, 'site');
-  const unitId = await make('units', { siteId, name: 'Box', tag: '', plate: '' }, 'unit');
-  return make('jobs', { unitId, title: 'Under load' }, 'job');
-}
-
-async function deviceOn(bases: readonly string[], job: string): Promise<Device> {
-  const device = randomUUID();
-  const { ticket } = await signInAt(bases[0]!, 'tess', PASSWORD, device);
-  return startDevice(bases, ticket, job, device, random);
-}
-
-/** Kills in a random order. Back is: every server is ready, and every device has saved something anew. Seconds that took. */
-async function killAll({ killServer, killCluster, ready }: Stage, devices: readonly Device[]) {
+/** Kills in a random order; the seconds until all was back each time. */
+async function killAll(stage: Stage, devices: readonly Device[]) {
+  const { killServer, killCluster } = stage;
   const order = (Object.keys(asked) as Killed[])
     .flatMap((kind) => Array.from({ length: asked[kind] }, () => ({ kind, at: random() })))
     .sort((a, b) => a.at - b.at);
@@ -76,16 +67,8 @@ async function killAll({ killServer, killCluster, ready }: Stage, devices: reado
     if (kind === 'server') killServer(Math.floor(random() * SERVERS));
     else killCluster();
     const since = performance.now();
-    const before = devices.map((d) => d.acknowledged());
     await rest(SEEN_MS[kind]);
-    await ready();
-    while (devices.some((d, i) => d.acknowledged() === before[i])) {
-      const refusal = devices.find((d) => d.refused() !== null)?.refused();
-      if (refusal) throw new Error(`a device was refused: ${refusal}`);
-      if (performance.now() - since > NEVER_MS) throw new Error('a device saves no more');
-      await rest(20);
-    }
-    took[kind].push((performance.now() - since) / 1000);
+    took[kind].push(await back(stage, devices, since));
   }
   return { server: spread(took.server), cluster: spread(took.cluster) };
 }
@@ -94,26 +77,4 @@ function spread(seconds: readonly number[]) {
   const sorted = [...seconds].sort((a, b) => a - b);
   const at = (share: number) => Number((sorted[Math.floor((sorted.length - 1) * share)] ?? 0).toFixed(2));
   return { median: at(0.5), longest: at(1) };
-}
-
-/** What the database holds of the job against what was acknowledged. */
-async function countOf(databaseUrl: string, job: string, acknowledged: readonly Acknowledged[]) {
-  const rows = (await query(
-    databaseUrl,
-    `select id, device, device_sequence as n from entry where job_id = '${job}' order by sequence`,
-  )) as readonly { id: string; device: string; n: number }[];
-  const stored = new Set(rows.map((row) => row.id));
-  const last = new Map<string, number>();
-  let outOfOrder = 0;
-  for (const { device, n } of rows) {
-    if (n <= (last.get(device) ?? 0)) outOfOrder += 1;
-    last.set(device, n);
-  }
-  return {
-    acknowledged: acknowledged.length,
-    stored: rows.length,
-    lost: acknowledged.filter((a) => !stored.has(a.id)).length,
-    doubled: rows.length - new Set(rows.map((row) => `${row.device} ${row.n}`)).size,
-    outOfOrder,
-  };
 }

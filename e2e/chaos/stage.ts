@@ -23,9 +23,8 @@ export interface Stage {
   end(): void;
 }
 
-/** Starts a watched cluster of its own and so many servers on it. Whoever starts it ends it, whatever happens. */
-export async function startStage(count: number): Promise<Stage> {
-  const home = throwAwayFolder('chaos');
+/** Starts a watched cluster of its own, in a folder of its own or the one given, and so many servers on it. Whoever starts it ends it, whatever happens. */
+export async function startStage(count: number, home = throwAwayFolder('chaos')): Promise<Stage> {
   const cluster = await startCluster(home);
   const endWatch = watchCluster(cluster);
   const ports = await Promise.all(Array.from({ length: count }, freePort));
@@ -39,6 +38,7 @@ export async function startStage(count: number): Promise<Stage> {
       env: {
         ...process.env,
         BRINE_DATABASE_URL: cluster.url,
+        BRINE_DATA_FOLDER: cluster.home,
         BRINE_PORT: String(ports[index]),
         BRINE_DEMO: '1',
         BRINE_LOG: 'silent',

@@ -7,8 +7,10 @@ import type { ClaimedWork } from './work.repository.ts';
 
 /** How often a runner says that it lives, and looks whether its work was stopped. */
 const RENEW_MS = 1000;
-/** So often work is tried before it is given up. */
+/** So often in a row, without a step forward, work fails before it is given up. */
 const MOST_TRIES = 5;
+/** So often in a row its server dies of it, or with it. */
+const MOST_DEATHS = 12;
 
 /**
  * Does one piece of work, where it is free to be done: claims it, says once a second that this server lives, and writes how it ended. `ending` is aborted when
@@ -18,8 +20,14 @@ export async function runWork(means: Means, id: string, runner: string, ending: 
   const { database, log } = means;
   const work = await database.transaction((repositories) => repositories.work.claim(id, runner));
   if (!work) return;
-  if (work.tries > MOST_TRIES) {
-    await end(means, work, runner, 'failed', `Given up after ${MOST_TRIES} tries; ask for it again`);
+  if (work.tries > MOST_DEATHS) {
+    await end(
+      means,
+      work,
+      runner,
+      'failed',
+      `Given up: its server died ${MOST_DEATHS} times in a row. Ask for it again; if it happens again, it may be the reason`,
+    );
     return;
   }
   const off = new AbortController();

@@ -14,7 +14,7 @@ export interface ClaimedWork {
   readonly kind: WorkKind;
   readonly subject: unknown;
   readonly askedBy: string;
-  /** Which try this is, 1 the first. */
+  /** Which try this is since the last step forward, 1 the first. */
   readonly tries: number;
 }
 
@@ -49,15 +49,16 @@ export function workRepository(em: EntityManager) {
     /** How far it is; the same as {@link renew} otherwise. */
     async progress(id: string, runner: string, done: number, total: number): Promise<boolean> {
       const rows = await em.execute<unknown[]>(
-        `update work set alive_at = now(), done = ?, total = ? where id = ? and runner = ? and state = 'running' returning id`,
-        [done, total, id, runner],
+        `update work set alive_at = now(), tries = case when done < ? then 1 else tries end, done = ?, total = ?
+          where id = ? and runner = ? and state = 'running' returning id`,
+        [done, done, total, id, runner],
       );
       return rows.length > 0;
     },
     /** One more unit of it is done; how many that makes. Null where it is no longer this runner's. The row stays locked to the end of the transaction. */
     async count(id: string, runner: string): Promise<number | null> {
       const [row] = await em.execute<{ done: number }[]>(
-        `update work set alive_at = now(), done = done + 1 where id = ? and runner = ? and state = 'running' returning done`,
+        `update work set alive_at = now(), tries = 1, done = done + 1 where id = ? and runner = ? and state = 'running' returning done`,
         [id, runner],
       );
       return row?.done ?? null;
