@@ -377,6 +377,7 @@ export const webRooms = {
     'shared/ui',
     'workers',
   ],
+  work: ['shared/api', 'shared/display', 'shared/session', 'shared/ui'],
   workers: [],
   writing: ['shared/api', 'shared/bench', 'shared/job', 'shared/session', 'shared/ui'],
 };

@@ -2,6 +2,7 @@ import {
   chmodSync,
   existsSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   rmSync,
   statSync,
@@ -149,6 +150,57 @@ export const clusterWatched: EndToEndTest = {
       for (const name of ['Before the kill', 'After the kill'])
         expectSame(names.includes(name), true, `${name} among the sites`);
       expectSame(await program.interrupt(), 0, 'Ctrl-C still ends it well');
+    }),
+};
+
+/** Servers of a home folder, by what Linux tells of processes. */
+const serversOf = (folder: string): readonly number[] =>
+  readdirSync('/proc')
+    .map(Number)
+    .filter((pid) => {
+      if (!(pid > 0)) return false;
+      try {
+        const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+        return (
+          command.includes('server/dist/main.js') &&
+          readFileSync(`/proc/${pid}/environ`, 'utf8').includes(`BRINE_HOME=${folder}\0`)
+        );
+      } catch {
+        // It ended while it was looked at.
+        return false;
+      }
+    });
+
+/** One of several servers is killed. */
+export const oneOfTwoServers: EndToEndTest = {
+  name: 'bin/start --servers 2: one that is killed is started again with its reason printed, the other serves meanwhile, and work goes on',
+  run: () =>
+    inFolder(async (folder) => {
+      const args = ['--port', '0', '--data', join(folder, 'cluster'), '--servers', '2'];
+      const program = await startProgram(args, { BRINE_HOME: folder });
+      await until(() => Promise.resolve(serversOf(folder).length === 2), 'two servers');
+      const caller = await signedIn(program.address);
+      const begun = await caller.post('/api/reviews', {});
+      expectSame(begun.status, 202, `a review: ${begun.body}`);
+      const { work } = JSON.parse(begun.body) as { work: { id: string } };
+      const [killed] = serversOf(folder);
+      process.kill(killed!, 'SIGKILL');
+      let served = 0;
+      await until(async () => {
+        const answer = await caller.get('/api/sites').catch(() => null);
+        if (answer?.status === 200) served += 1;
+        return serversOf(folder).length === 2 && !serversOf(folder).includes(killed!);
+      }, 'two servers again');
+      expectSame(served > 0, true, 'somebody served meanwhile');
+      expectHolds(program.output(), 'of 2 ended (SIGKILL). Starting it again', 'the reason at the terminal');
+      await until(async () => {
+        const { work: now } = JSON.parse((await caller.get(`/api/work/${work.id}`)).body) as {
+          work: { state: string; done: number; total: number };
+        };
+        return now.state === 'done' && now.done === now.total && now.total > 0;
+      }, 'the review is through');
+      expectSame(await program.interrupt(), 0, 'Ctrl-C ends them all');
+      expectSame(serversOf(folder), [], 'no server is left');
     }),
 };
 

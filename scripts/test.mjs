@@ -2,7 +2,7 @@
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNgspice } from './lib/ngspice.mjs';
@@ -21,18 +21,20 @@ const options = readOptions(
       flag: true,
       help: 'only what is hard on it: 100 servers and 30 PostgreSQLs killed under load, a full disk (some ten minutes)',
     },
+    fuzz: { flag: true, help: 'only damaged files and hostile requests: 10,000 (minutes)' },
+    seed: { help: 'the seed of --fuzz; a number' },
     only: { default: '', help: 'only tests whose path (Jest) or name (end-to-end) holds this' },
   },
   'bin/test [options]   checks everything',
 );
-const all = !options.unit && !options.e2e && !options.chaos;
+const all = !options.unit && !options.e2e && !options.chaos && !options.fuzz;
 const results = mkdtempSync(join(tmpdir(), 'brine-results-'));
 let passed = 0;
 let failed = 0;
 
 await orFail(ensurePackages);
 const chromium = all || options.e2e ? await orFail(ensureChromium) : null;
-const ngspice = all || options.unit ? await orFail(ensureNgspice) : null;
+const ngspice = all || options.unit || options.fuzz ? await orFail(ensureNgspice) : null;
 const clusterFolder = throwAwayFolder('test');
 const cluster = await orFail(() => startCluster(clusterFolder));
 process.on('SIGINT', () => finish(130));
@@ -40,12 +42,23 @@ process.on('SIGTERM', () => finish(143));
 
 try {
   if (all) {
-    step('types', 'npm', ['run', '--silent', 'typecheck']);
-    step('types of the tests', 'npx', ['--no-install', 'tsc', '-p', 'tsconfig.tests.json']);
-    step('lint and layout', 'npm', ['run', '--silent', 'lint']);
-    step('nothing unused', 'npm', ['run', '--silent', 'unused']);
+    // The packages first, since the pages and the tests see what they declare; then two at a time: each keeps one core.
+    await sideBySide([['types of the packages', 'npm', ['run', '--silent', 'types:packages']]]);
+    await sideBySide(
+      [['lint and layout', 'npm', ['run', '--silent', 'lint']]],
+      [
+        ['types of the pages', 'npm', ['run', '--silent', 'types:pages']],
+        ['types of the tests', 'npx', ['--no-install', 'tsc', '-p', 'tsconfig.tests.json']],
+        ['nothing unused', 'npm', ['run', '--silent', 'unused']],
+      ],
+    );
   }
-  if (all || options.unit) jest();
+  if (all || options.unit) jest(options.only);
+  if (options.fuzz)
+    jest('(cli/src/fuzz|server/src/http/hostile)', {
+      BRINE_FUZZ: '1',
+      ...(options.seed && { BRINE_FUZZ_SEED: options.seed }),
+    });
   if (all || options.e2e) endToEnd();
   if (options.chaos) chaos('--server-kills', 100, '--cluster-kills', 30, '--units', 2000, '--disk-full', 1);
   else if (all) chaos('--server-kills', 4, '--cluster-kills', 2);
@@ -55,16 +68,34 @@ try {
 }
 finish(failed > 0 ? 1 : 0);
 
-/** A check that passes or fails as one. */
-function step(name, command, args) {
-  say(`\n== ${name}`);
-  const ok = runIn(command, args, {}) === 0;
-  say(ok ? `ok    ${name}` : `FAIL  ${name}`);
-  if (ok) passed += 1;
-  else failed += 1;
+/** Checks that pass or fail as one each, one after the other within a lane; what a check prints is shown when it ends. */
+async function sideBySide(...lanes) {
+  await Promise.all(
+    lanes.map(async (checks) => {
+      for (const [name, command, args] of checks) {
+        const { code, printed } = await read(command, args);
+        say(`\n== ${name}\n${printed.trimEnd()}`);
+        say(code === 0 ? `ok    ${name}` : `FAIL  ${name}`);
+        if (code === 0) passed += 1;
+        else failed += 1;
+      }
+    }),
+  );
 }
 
-function jest() {
+function read(command, args) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let printed = '';
+    const add = (piece) => (printed += piece);
+    child.stdout.on('data', add);
+    child.stderr.on('data', add);
+    child.on('error', (error) => done({ code: 1, printed: String(error) }));
+    child.on('close', (code) => done({ code: code ?? 1, printed }));
+  });
+}
+
+function jest(only, env = {}) {
   say('\n== Jest');
   const file = join(results, 'jest.json');
   const args = [
@@ -72,7 +103,7 @@ function jest() {
     '--json',
     `--outputFile=${file}`,
     '--silent=false',
-    ...(options.only ? [options.only] : []),
+    ...(only ? [only] : []),
   ];
   const nodeOptions =
     `${process.env.NODE_OPTIONS ?? ''} --experimental-vm-modules --disable-warning=ExperimentalWarning`.trim();
@@ -82,6 +113,7 @@ function jest() {
     BRINE_TEST_PG_BIN: cluster.postgres.bin,
     BRINE_NGSPICE: ngspice.program,
     BRINE_NGSPICE_LIBRARIES: ngspice.env.LD_LIBRARY_PATH ?? '',
+    ...env,
   });
   count(file, status, (json) => ({
     passed: json.numPassedTests,

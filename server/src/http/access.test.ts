@@ -7,7 +7,7 @@ const routes = served.map((route) => route.contract);
 let harness: Harness;
 const clients = new Map<string, Client>();
 beforeAll(async () => {
-  harness = await startHarness({ queue: true });
+  harness = await startHarness();
   for (const role of ['viewer', 'technician', 'lead'] as const) {
     await harness.person(role, role);
     const client = harness.client();

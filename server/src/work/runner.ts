@@ -14,7 +14,8 @@ const MOST_DEATHS = 12;
 
 /**
  * Does one piece of work, where it is free to be done: claims it, says once a second that this server lives, and writes how it ended. `ending` is aborted when
- * the server stops: the work is then given back. Never rejects for what goes wrong within the work.
+ * the server stops: the work is then given back. Rejects only where the database is
+ * away: the work is then found by another, or by this one later.
  */
 export async function runWork(means: Means, id: string, runner: string, ending: AbortSignal): Promise<void> {
   const { database, log } = means;

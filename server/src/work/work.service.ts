@@ -3,6 +3,7 @@ import type { Work as WorkView, WorkKind } from '@brine/contract/routes';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
+import { loggedError } from '../http/loggedError.ts';
 import { slowStream } from '../http/slowStream.ts';
 import { namesOf } from '../people/people.service.ts';
 import type { StoredWork } from './work.entity.ts';
@@ -29,7 +30,10 @@ export async function askFor(
     });
     return viewOf(work, person, person.name);
   });
-  await services.queue.add(id);
+  // Where this fails the work is found waiting, and put into the queue then.
+  await services.queue
+    .add(id)
+    .catch((error: unknown) => services.log.warn({ work: id, err: loggedError(error) }, 'the queue'));
   return view;
 }
 

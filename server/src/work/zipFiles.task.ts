@@ -18,9 +18,9 @@ export function zipFiles({
 }): void {
   const out = openSync(into, 'w', 0o600);
   try {
-    let failed: Error | null = null;
+    const failures: Error[] = [];
     const zip = new Zip((error, bytes) => {
-      if (error) failed = error;
+      if (error) failures.push(error);
       else writeSync(out, bytes);
     });
     for (const { file, name } of names) {
@@ -29,7 +29,7 @@ export function zipFiles({
       entry.push(new Uint8Array(readFileSync(join(folder, file))), true);
     }
     zip.end();
-    if (failed) throw failed as Error;
+    if (failures[0]) throw failures[0];
   } finally {
     closeSync(out);
   }
