@@ -115,6 +115,25 @@ describe('a job as a file', () => {
     expect((await tess.call('POST', '/api/import', { file })).json.jobId).not.toBe(taken.json.jobId);
   });
 
+  test('one of 5,000 entries is taken in whole, in order', async () => {
+    const file = JSON.parse(text((await tess.call('GET', `/api/jobs/${jobId}/job.brine.json`)).bytes));
+    const entries = Array.from({ length: 5000 }, (_, i) => ({
+      ...file.entries[0],
+      id: `entry ${i}`,
+      sequence: i + 1,
+      deviceSequence: i + 1,
+      body: { kind: 'note', text: `note ${i}` },
+    }));
+    const taken = await tess.call('POST', '/api/import', { file: { ...file, entries } });
+    expect(taken.status).toBe(201);
+    const back = JSON.parse(
+      text((await tess.call('GET', `/api/jobs/${taken.json.jobId}/job.brine.json`)).bytes),
+    );
+    expect(back.entries.map((e: { body: { text: string } }) => e.body.text)).toEqual(
+      entries.map((e) => e.body.text),
+    );
+  });
+
   test.each([
     [{ format: 'brine-dial/job@2' }, 'format'],
     [{ format: 'brine-dial/job@1', site: {}, unit: { name: 'x' }, title: 't', entries: [] }, 'site'],
