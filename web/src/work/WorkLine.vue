@@ -9,7 +9,9 @@ import { localDateTime } from '../shared/display/localTime.ts';
 const props = defineProps<{ work: Work }>();
 defineEmits<{ stop: [] }>();
 const open = computed(() => props.work.state === 'waiting' || props.work.state === 'running');
-const things = computed(() => (props.work.kind === 'jobFiles' ? 'jobs' : 'units'));
+const things = computed(
+  () => `${props.work.kind === 'jobFiles' ? 'job' : 'unit'}${props.work.total === 1 ? '' : 's'}`,
+);
 const words = computed(() => {
   const { state, done, total } = props.work;
   const so = `${done} of ${total} ${things.value}`;
