@@ -51,7 +51,7 @@ const ticks = computed(() =>
         ? 'bg-amber'
         : r.state === 'open'
           ? 'bg-hairline'
-          : r.state === 'keyed'
+          : r.state === 'keyed' || r.state === 'byPreset'
             ? 'bg-brine'
             : 'bg-alarm',
   })),
@@ -103,11 +103,20 @@ const ticks = computed(() =>
       {{
         row.state === 'keyed'
           ? '✓ Keyed in.'
-          : row.state === 'skipped'
-            ? `Skipped: ${row.why || 'no reason given'}.`
-            : `The display showed ${row.shown}.`
+          : row.state === 'byPreset'
+            ? 'Set by the preset; nothing to key.'
+            : row.state === 'skipped'
+              ? `Skipped: ${row.why || 'no reason given'}.`
+              : `The display showed ${row.shown}.`
       }}
-      <button v-if="session.mayWrite" type="button" class="link" @click="cabinet.reopen(row)">Undo</button>
+      <button
+        v-if="session.mayWrite && row.state !== 'byPreset'"
+        type="button"
+        class="link"
+        @click="cabinet.reopen(row)"
+      >
+        Undo
+      </button>
     </p>
     <p v-if="row.parameter.leaveAlone" class="mt-3 border-l-4 border-amber bg-amber-wash px-3 py-2">
       Leave alone: {{ row.parameter.leaveAlone }}

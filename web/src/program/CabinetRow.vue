@@ -9,7 +9,10 @@ const reader = useDisplay();
 const props = defineProps<{ row: ProgramRow; display: DisplayState; current: boolean; mayWrite: boolean }>();
 const emit = defineEmits<{ choose: []; tick: [] }>();
 const mark = computed(
-  () => ({ open: props.row.undecided ? '?' : '', keyed: '✓', showsElse: '≠', skipped: '–' })[props.row.state],
+  () =>
+    ({ open: props.row.undecided ? '?' : '', keyed: '✓', showsElse: '≠', skipped: '–', byPreset: 'P' })[
+      props.row.state
+    ],
 );
 const said = computed(
   () =>
@@ -18,6 +21,7 @@ const said = computed(
       keyed: 'keyed in',
       showsElse: `shows ${props.row.shown ?? ''}`,
       skipped: 'skipped',
+      byPreset: 'set by the preset',
     })[props.row.state],
 );
 const box = computed(
@@ -27,6 +31,7 @@ const box = computed(
       keyed: 'border-brine bg-brine text-on-brine',
       showsElse: 'border-alarm bg-alarm text-on-flag',
       skipped: 'border-soft bg-soft text-paper',
+      byPreset: 'border-edge text-soft',
     })[props.row.state],
 );
 const below = computed(() => {

@@ -72,7 +72,7 @@ async function show(row: ProgramRow | null) {
             @tick="
               row.undecided
                 ? cabinet.goTo(row.code)
-                : row.state === 'open'
+                : row.state === 'open' || row.state === 'byPreset'
                   ? cabinet.keyedIn(row)
                   : cabinet.reopen(row)
             "

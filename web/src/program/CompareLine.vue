@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { CodeValue } from '@brine/core/controllers/definitions';
 import type { RowStatus } from '@brine/core/controllers/translate';
 import { printShown } from '@brine/core/record/handover';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
+import CodeField from './CodeField.vue';
 import type { Compare, CompareRow, Source } from './useCompare.ts';
 
 /** One code: what the old control had, how it comes over, and what it is set to, from which source. */
@@ -38,10 +39,17 @@ const options = computed(() => {
     values[id] === null ? [] : [{ id, name: `${names[id]}: ${values[id]}` }],
   );
 });
-const chosen = computed(() => (props.line.row.undecided ? '' : props.line.row.source));
+const chosen = computed(() =>
+  typing.value ? 'other' : props.line.row.undecided ? '' : props.line.row.source,
+);
 const note = computed(() => props.line.copied?.note || props.line.row.note);
-const choose = (event: Event) =>
-  void props.compare.take([props.line], (event.target as HTMLSelectElement).value as Source);
+/** A value that no source has is typed. */
+const typing = ref(false);
+const choose = (event: Event) => {
+  const select = event.target as HTMLSelectElement;
+  typing.value = select.value === 'other';
+  if (!typing.value) void props.compare.take([props.line], select.value as Source);
+};
 </script>
 
 <template>
@@ -75,7 +83,9 @@ const choose = (event: Event) =>
           by hand: {{ show(line.row.value) }}
         </option>
         <option v-for="o in options" :key="o.id" :value="o.id">{{ o.name }}</option>
+        <option v-if="session.mayWrite" value="other">another value …</option>
       </select>
+      <CodeField v-if="typing" class="mt-1" :code="line.row" @taken="typing = false" />
     </td>
   </tr>
 </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router';
 import { printShown } from '@brine/core/record/handover';
 import type { ProgramRow } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
+import CodeField from './CodeField.vue';
 
 /** A code nobody planned: it is not keyed in before somebody has decided. */
 defineProps<{ row: ProgramRow }>();
@@ -23,6 +23,7 @@ const job = useJob();
         printShown(row.parameter, row.value, job.program.value.display!)
       }}</span></AppButton
     >
-    <RouterLink class="link" :to="`/jobs/${job.id}/program/compare`">Choose in Compare</RouterLink>
+    <span>or set it to</span>
+    <CodeField :code="row" />
   </div>
 </template>

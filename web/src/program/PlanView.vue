@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { ChosenValue } from '@brine/core/record/job';
 import { settingGroup } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
+import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import AllCodes from './AllCodes.vue';
 import PlanRow from './PlanRow.vue';
 
 const job = useJob();
@@ -14,11 +16,26 @@ const groups = computed(() => {
   }
   return [...byTitle].map(([title, values]) => ({ title, values }));
 });
+/** What the plan thought of, or whatever the control has. */
+const which = ref<'planned' | 'all'>('planned');
+const whiches = computed(() => [
+  { id: 'planned' as const, name: `Planned (${job.program.value.chosen.length})` },
+  { id: 'all' as const, name: `All codes (${job.program.value.rows.length})` },
+]);
 </script>
 
 <template>
   <div>
-    <table class="table-plain" data-test="plan">
+    <SegmentedControl
+      v-if="job.replacement.value"
+      v-model="which"
+      class="mb-3"
+      label="Which values"
+      :options="whiches"
+      data-test="plan-which"
+    />
+    <AllCodes v-if="which === 'all' && job.replacement.value" />
+    <table v-else class="table-plain" data-test="plan">
       <thead class="max-sm:hidden">
         <tr>
           <th class="w-[12rem]">Setting</th>

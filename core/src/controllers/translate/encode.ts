@@ -57,6 +57,8 @@ export interface LostSetting {
 /** A meaning written in a control's own codes, units and resolution. */
 export interface Encoded {
   readonly rows: readonly TranslatedRow[];
+  /** One row a parameter in file order, those hidden by the values chosen as well: what each would be set to. */
+  readonly all: readonly TranslatedRow[];
   readonly lost: readonly LostSetting[];
   readonly display: DisplayState;
 }
@@ -83,17 +85,17 @@ export function encode(source: SettingValues, target: ControllerDefinition): Enc
     .filter((p) => p.encoding.type !== 'reading')
     .map((parameter) => ({ parameter, ...write(parameter, meaning, display, target) }));
   const standing = new Map(written.map(({ parameter, value }) => [parameter.code, value]));
-  const rows = written
-    .filter(({ parameter }) => isVisible(target, parameter, standing))
-    .map(({ parameter, value, status, notes }) => ({
-      code: parameter.code,
-      value,
-      setting: settingField(parameter),
-      status,
-      note: notes.join('; '),
-    }));
+  const all = written.map(({ parameter, value, status, notes }) => ({
+    code: parameter.code,
+    value,
+    setting: settingField(parameter),
+    status,
+    note: notes.join('; '),
+  }));
+  const rows = all.filter((_, i) => isVisible(target, written[i]!.parameter, standing));
   return {
     rows: [...rows, ...fixedRows(target)],
+    all,
     lost: lostSettings(inForce, meaning, written, target),
     display,
   };

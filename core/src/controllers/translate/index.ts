@@ -1,3 +1,3 @@
 export { isDangerousLoss } from './danger.ts';
-export { encode, type LostSetting, type RowStatus, type TranslatedRow } from './encode.ts';
+export { encode, type Encoded, type LostSetting, type RowStatus, type TranslatedRow } from './encode.ts';
 export { translate } from './translate.ts';

@@ -4,7 +4,7 @@ import { plan, type PlannedValue } from '../../judgement/plan/index.ts';
 import type { Sides, UnitDescription } from '../../foundation/unit/index.ts';
 import { encode, type LostSetting, type RowStatus } from '../../controllers/translate/index.ts';
 import {
-  parameterOf,
+  displayOf,
   sameCodeValue,
   settingsOfCodes,
   type CodeValue,
@@ -15,15 +15,17 @@ import {
 } from '../../controllers/definitions/index.ts';
 import {
   isSettingId,
+  sameValue,
   settingOf,
   type SettingId,
   type SettingValue,
   type SettingValues,
 } from '../../foundation/settings/index.ts';
 import { asOneRelayFans } from '../../judgement/condenserFans/index.ts';
-import { allStanding, type JobState } from '../fold/index.ts';
+import { allStanding, type Body, type JobState } from '../fold/index.ts';
 import type { EntryBody } from '../entries/index.ts';
 import { foundMeaning, unitOf } from './survey.ts';
+import { choicesOf, targetsOf, type CodeChoice, type Target, type ValueSource } from './targets.ts';
 
 /** A planned value with what the technician made of it. */
 export interface ChosenValue {
@@ -36,8 +38,8 @@ export interface ChosenValue {
   readonly advice: PlannedValue | null;
 }
 
-/** How far a code is at the cabinet. */
-export type KeyState = 'open' | 'keyed' | 'showsElse' | 'skipped';
+/** How far a code is at the cabinet; `byPreset`: the planned preset sets it by itself. */
+export type KeyState = 'open' | 'keyed' | 'showsElse' | 'skipped' | 'byPreset';
 
 /** One code of the new control: what it is to be set to and why, what was found, and whether it is keyed in. */
 export interface ProgramRow {
@@ -56,14 +58,13 @@ export interface ProgramRow {
   readonly why: string | null;
   /** Where the value comes from. */
   readonly source: ValueSource;
+  /** True where somebody chose the value for this code. */
+  readonly chosen: boolean;
   /** What the plan makes of this code, whatever was chosen instead; null where the plan has nothing to say. */
   readonly planned: CodeValue | null;
   /** True where it fell to this control's own default and nobody has decided on that: it is not keyed in before. */
   readonly undecided: boolean;
 }
-
-/** Where a code's value comes from: the plan, the old control, a preset, the control's own default, or somebody's hand. */
-export type ValueSource = 'plan' | 'old' | 'preset' | 'default' | 'hand';
 
 /** Everything the Program station shows, computed from the stream. */
 export interface Program {
@@ -75,6 +76,8 @@ export interface Program {
   readonly inForce: SettingValues;
   readonly findings: readonly Finding[];
   readonly rows: readonly ProgramRow[];
+  /** Codes that the menu does not show for the values as they are to stand: not in force, behind another choice. */
+  readonly behind: readonly Target[];
   readonly fixed: readonly { readonly setting: SettingId; readonly value: SettingValue }[];
   readonly lost: readonly LostSetting[];
   readonly display: DisplayState | null;
@@ -105,50 +108,32 @@ export function programOf(input: ProgramInput): Program {
       inForce: values,
       findings: check(values, unit, found?.values ?? null),
       rows: [],
+      behind: [],
       fixed: [],
       lost: [],
       display: null,
     };
-  const encoded = encode(asOneRelayFans(values, unit, target), target);
-  const asFound = found ? encode(found.values, target).rows : [];
-  const overrides = new Map(
-    allStanding(input.state, 'plannedCode').flatMap((o) =>
-      o.value === null ? [] : [[o.code, o.value] as const],
+  const choices = choicesOf(input.state, target);
+  const encoded = encode({ ...asOneRelayFans(values, unit, target), ...shownBy(target, choices) }, target);
+  const copied = new Map(
+    (found ? encode(found.values, target).rows : []).flatMap((row) =>
+      row.code === null || row.status === 'default' ? [] : [[row.code, row.value as CodeValue] as const],
     ),
   );
+  const targets = targetsOf(target, encoded, choices, copied);
   const keyed = new Map(allStanding(input.state, 'keyed').map((k) => [k.code, k]));
-  const rows = encoded.rows.flatMap((row): ProgramRow[] => {
-    const parameter = row.code === null ? undefined : parameterOf(target, row.code);
-    if (!parameter) return [];
-    const settings: readonly SettingId[] = [row.setting ?? []].flat();
-    const override = overrides.get(parameter.code);
-    const value = override ?? (row.value as CodeValue);
-    const before = asFound.find((f) => f.code === parameter.code && f.status !== 'default');
-    const mark = keyed.get(parameter.code);
-    // A value changed after it was keyed in has to be keyed in again.
-    const current = mark && mark.state !== null && sameCodeValue(mark.value, value) ? mark : null;
-    const source = sourceOf(override, row, before?.value as CodeValue | undefined, target, parameter.code);
-    return [
-      {
-        code: parameter.code,
-        parameter,
-        settings,
-        value,
-        status: override === undefined ? (row.status as ProgramRow['status']) : 'exact',
-        note: override === undefined ? row.note : sourceNotes[source],
-        reason: override === undefined ? reasonFor(settings, chosen) : null,
-        source,
-        planned: row.status === 'default' ? null : (row.value as CodeValue),
-        undecided: row.status === 'default' && override === undefined && current === null,
-        found: before ? (before.value as CodeValue) : null,
-        differs: before ? !sameCodeValue(before.value as CodeValue, value) : false,
-        state: current?.state ?? 'open',
-        shown: current?.shown ?? null,
-        why: current?.why ?? null,
-      },
-    ];
-  });
-  const inForce = settingsOfCodes(target, new Map(rows.map((row) => [row.code, row.value])), encoded.display);
+  const presetRow = targets.find((t) => t.parameter.encoding.type === 'preset' && t.chosen);
+  const rows = targets
+    .filter((t) => t.visible)
+    // What sets most others is keyed before them.
+    .sort((x, y) => Number(y === presetRow) - Number(x === presetRow))
+    .map((t) => rowOf(t, keyed.get(t.parameter.code), copied.get(t.parameter.code) ?? null, chosen));
+  const inEffect = targets.filter((t) => t.inEffect);
+  const inForce = settingsOfCodes(
+    target,
+    new Map(inEffect.map((t) => [t.parameter.code, t.value])),
+    encoded.display,
+  );
   const fixed = encoded.rows.flatMap((row) =>
     row.status === 'fixed' ? [{ setting: row.setting as SettingId, value: row.value }] : [],
   );
@@ -161,7 +146,8 @@ export function programOf(input: ProgramInput): Program {
     findings: check(inForce, unit, found?.values ?? null),
     rows,
     fixed,
-    lost: encoded.lost,
+    behind: targets.filter((t) => !t.visible),
+    lost: stillLost(encoded.lost, inForce, values),
     display: encoded.display,
   };
 }
@@ -185,19 +171,68 @@ const sourceNotes: Readonly<Record<ValueSource, string>> = {
   hand: 'typed by hand for this control alone',
 };
 
-/** What was chosen for a code says by its value where it comes from; the old control counts before a preset. */
-function sourceOf(
-  override: CodeValue | undefined,
-  row: { readonly status: RowStatus; readonly value: unknown },
-  copied: CodeValue | undefined,
-  target: ControllerDefinition,
-  code: string,
-): ValueSource {
-  if (override === undefined) return row.status === 'default' ? 'default' : 'plan';
-  const is = (value: unknown) => value !== undefined && sameCodeValue(value as CodeValue, override);
-  if (is(copied)) return 'old';
-  if (is(row.value)) return row.status === 'default' ? 'default' : 'plan';
-  return target.presets?.some((preset) => is(preset.values[code])) ? 'preset' : 'hand';
+/** A code that the menu shows, with what became of it at the cabinet. */
+function rowOf(
+  target: Target,
+  mark: Body<'keyed'> | undefined,
+  found: CodeValue | null,
+  chosen: readonly ChosenValue[],
+): ProgramRow {
+  const { parameter, value, row, source, byPreset } = target;
+  const settings: readonly SettingId[] = [row.setting ?? []].flat();
+  // A value changed after it was keyed in has to be keyed in again.
+  const current = mark && mark.state !== null && sameCodeValue(mark.value, value) ? mark : null;
+  const byItself = byPreset !== null && sameCodeValue(byPreset, value);
+  const planned = !target.chosen && target.planned !== null;
+  return {
+    code: parameter.code,
+    parameter,
+    settings,
+    value,
+    status: target.chosen ? 'exact' : row.status,
+    note: target.chosen || source === 'preset' ? sourceNotes[source] : row.note,
+    reason: planned ? reasonFor(settings, chosen) : target.why,
+    source,
+    chosen: target.chosen,
+    planned: target.planned,
+    undecided: source === 'default' && !target.chosen && current === null,
+    found,
+    differs: found !== null && !sameCodeValue(found, value),
+    state: current?.state ?? (byItself ? 'byPreset' : 'open'),
+    shown: current?.shown ?? null,
+    why: current?.why ?? null,
+  };
+}
+
+/** What the codes chosen by hand say of the display: every other number is written in it. */
+function shownBy(target: ControllerDefinition, choices: ReadonlyMap<string, CodeChoice>): SettingValues {
+  const codes = new Map(
+    target.parameters.flatMap((p) => {
+      const choice = setsTheDisplay(p) ? choices.get(p.code) : undefined;
+      return choice ? [[p.code, choice.value] as const] : [];
+    }),
+  );
+  const display = displayOf(target, codes);
+  return {
+    ...(codes.size > 0 &&
+      hasCode(target, codes, 'display.unit') && {
+        'display.unit': display.unit === 'degF' ? 'fahrenheit' : 'celsius',
+      }),
+    ...(codes.size > 0 &&
+      hasCode(target, codes, 'display.decimal') && { 'display.decimal': display.decimal }),
+  };
+}
+
+const setsTheDisplay = (p: Parameter) => p.setting === 'display.unit' || p.setting === 'display.decimal';
+const hasCode = (target: ControllerDefinition, codes: ReadonlyMap<string, CodeValue>, id: SettingId) =>
+  target.parameters.some((p) => p.setting === id && codes.has(p.code));
+
+/** A setting without a code of its own is not lost where what is chosen by hand says the same. */
+function stillLost(lost: readonly LostSetting[], inForce: SettingValues, values: SettingValues) {
+  return lost.filter(({ setting }) => {
+    const now = inForce[setting];
+    return now === undefined || !sameValue(now, values[setting]);
+  });
 }
 
 function chosenValues(state: JobState, unit: UnitDescription | null): readonly ChosenValue[] {
