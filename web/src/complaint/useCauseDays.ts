@@ -5,7 +5,7 @@ import type { OpenJob } from '../shared/job/useJob.ts';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
 
-/** A day of every cause on this unit, simulated in a worker once for its settings as found (planned where nothing was found). */
+/** A day of every cause on this unit, simulated in a worker for the settings that are in effect. */
 export function useCauseDays(job: OpenJob) {
   const days = shallowRef<readonly CauseDay[] | null>(null);
   const share = ref<number | null>(null);
@@ -14,11 +14,11 @@ export function useCauseDays(job: OpenJob) {
     () =>
       JSON.stringify([
         job.program.value.unit,
-        job.program.value.values,
+        job.program.value.inForce,
         job.program.value.unit?.application === 'condenserFans' ? condenserRun(job) : null,
       ]),
     () => {
-      const { unit, values } = job.program.value;
+      const { unit, inForce: values } = job.program.value;
       if (!unit) return;
       void start(async ({ signal, isCurrent }) => {
         share.value = 0;

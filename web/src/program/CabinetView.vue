@@ -53,6 +53,7 @@ useKeys([
     :display="job.program.value.display!"
     @close="asking = null"
     @shows-else="cabinet.showsElse"
+    @leave-at="cabinet.leaveAt"
     @skip="cabinet.skip"
   />
 </template>

@@ -25,13 +25,13 @@ const deeds = computed(() => {
   const panel = job.replacement.value && panelOf(job.replacement.value);
   return panel ? deedWords(panel) : [];
 });
-const band = computed(() => switchingBand(program.value.values));
+const band = computed(() => switchingBand(program.value.inForce));
 const machine = computed(() => program.value.unit !== null && isMachine(program.value.unit.application));
 const show = (celsius: number) => printFor(quantity(celsius, 'degC'), display.unit);
 const measures = computed(() => program.value.unit?.application === 'heatMeter');
 const sentence = computed(() => {
   if (measures.value) return 'It regulates nothing: it measures flow and two temperatures.';
-  const fans = machine.value ? fansOf(program.value.values) : null;
+  const fans = machine.value ? fansOf(program.value.inForce) : null;
   if (fans?.method === 'onOff')
     return `Fans start ${fans.fanCount > 1 ? 'one by one up to' : 'at'} ${show(fans.setpoint + fans.differential)} and stop ${fans.fanCount > 1 ? 'down to' : 'at'} ${show(fans.setpoint)}.`;
   if (fans)

@@ -3,7 +3,7 @@ import { cutText } from '../shared/ui/cutText.ts';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { defaultDecision, type ProgramRow } from '@brine/core/record/job';
-import { looksLike, type Parameter } from '@brine/core/controllers/definitions';
+import { looksLike, type CodeValue, type Parameter } from '@brine/core/controllers/definitions';
 import { setsDisplay } from '@brine/core/controllers/panel';
 import { useJob } from '../shared/job/useJob.ts';
 
@@ -71,6 +71,18 @@ export function useCabinet() {
     advance();
   }
 
+  /** The display shows a value that may stay: from now on that is what the code is to be set to, and it is. */
+  async function leaveAt(value: CodeValue, row = current.value): Promise<void> {
+    if (!row) return;
+    currentCode.value = row.code;
+    await job.write(
+      { kind: 'plannedCode', code: row.code, value, why: 'shown by the control and left so' },
+      { kind: 'keyed', code: row.code, state: 'keyed', value },
+    );
+    lastSettled.value = row.code;
+    advance();
+  }
+
   async function skip(why: string, row = current.value): Promise<void> {
     if (!row) return;
     await say(row, 'skipped', { why: cutText(why.trim(), LONGEST_TEXT) });
@@ -103,6 +115,7 @@ export function useCabinet() {
     move,
     keyedIn,
     showsElse,
+    leaveAt,
     skip,
     reopen,
     leaveAtDefault,

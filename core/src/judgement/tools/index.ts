@@ -8,6 +8,7 @@ export {
   shownKelvin,
   type ToolInput,
   type ToolReport,
+  type ToolRow,
   type ToolTable,
   typedCelsius,
   typedKelvin,

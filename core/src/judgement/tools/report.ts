@@ -1,6 +1,6 @@
 import { PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
+import type { CodeValue, ControllerDefinition } from '../../controllers/definitions/index.ts';
 import {
   printFor,
   printNumber,
@@ -17,7 +17,7 @@ import type { Spread, StorageLimits } from '../../machines/simulation/index.ts';
 import type { ToolFacts } from './facts.ts';
 import type { HumidityCourse } from './humidity/decide.ts';
 
-/** A line of a table: what was tried or found. With `values` it can be taken into the plan. */
+/** A line of a table: what was tried or found. With `values` or a `code` it can be taken into the plan. */
 export interface ToolRow {
   readonly id: string;
   readonly cells: readonly string[];
@@ -25,6 +25,8 @@ export interface ToolRow {
   /** Out of the question, and why in one of its cells. */
   readonly off?: boolean;
   readonly values?: SettingValues;
+  /** A code of the new control that can be planned so, where no setting says it: a preset. */
+  readonly code?: { readonly code: string; readonly value: CodeValue };
   readonly why?: string;
 }
 

@@ -105,7 +105,12 @@ async function take(values: SettingValues, why: string) {
         <ul class="flex max-w-3xl flex-col gap-1.5" data-test="tool-words">
           <li v-for="words in report.words" :key="words">{{ words }}</li>
         </ul>
-        <ToolTables :tables="report.tables" :editable="session.mayWrite" @take="take" />
+        <ToolTables
+          :tables="report.tables"
+          :editable="session.mayWrite"
+          @take="take"
+          @take-code="({ code, value }, why) => job.write({ kind: 'plannedCode', code, value, why })"
+        />
         <CautionNote v-if="report.caution" class="max-w-3xl">{{ report.caution }}</CautionNote>
       </template>
     </template>

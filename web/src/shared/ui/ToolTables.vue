@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ToolTable } from '@brine/core/judgement/tools';
+import type { ToolRow, ToolTable } from '@brine/core/judgement/tools';
 import type { SettingValues } from '@brine/core/foundation/settings';
 import AppButton from './AppButton.vue';
 
@@ -10,7 +10,10 @@ const isFigures = (table: ToolTable, column: number) =>
   table.rows.every((row) => /^([−<\d]|none$|never|not )/.test(row.cells[column] ?? ''));
 /** What a tool tried or found; a line with values can be taken into the plan. */
 defineProps<{ tables: readonly ToolTable[]; editable: boolean }>();
-defineEmits<{ take: [values: SettingValues, why: string] }>();
+defineEmits<{
+  take: [values: SettingValues, why: string];
+  takeCode: [code: NonNullable<ToolRow['code']>, why: string];
+}>();
 </script>
 
 <template>
@@ -56,6 +59,15 @@ defineEmits<{ take: [values: SettingValues, why: string] }>();
               :aria-label="`Take ${row.cells[0]}`"
               @click="$emit('take', row.values, row.why ?? '')"
               >Take</AppButton
+            >
+            <AppButton
+              v-if="editable && row.code && !row.off"
+              kind="quiet"
+              class="pointer-fine:!min-h-8"
+              :aria-label="`Plan ${row.cells[0]}`"
+              :data-test="`plan-${row.id}`"
+              @click="$emit('takeCode', row.code, row.why ?? '')"
+              >Plan it</AppButton
             >
           </td>
         </tr>

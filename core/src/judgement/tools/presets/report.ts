@@ -10,6 +10,8 @@ export const presetsReport: ToolWork = ({ definition, found, values }): ToolRepo
   const leading = (old ?? planned)[0]!;
   const after = planned.find((p) => p.id === leading.id)!;
   const shortest = planned[0]!;
+  /** The code that the preset is chosen by; some controls take one by a shortcut alone. */
+  const by = definition.parameters.find((p) => p.encoding.type === 'preset');
   return {
     answer: old
       ? `“${leading.name}” comes nearest to the old control: ${leading.alike} of ${leading.alike + leading.gaps.length} codes mean the same. After it ${codes(after.gaps.length)} to be changed for what is planned.`
@@ -37,6 +39,7 @@ export const presetsReport: ToolWork = ({ definition, found, values }): ToolRepo
               String(p.gaps.length),
             ],
             best: p.id === leading.id,
+            ...(by && { code: { code: by.code, value: p.id }, why: `“${p.name}” comes nearest` }),
           };
         }),
       },
