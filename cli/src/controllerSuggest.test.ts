@@ -1,4 +1,5 @@
 import { afterAll, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readController } from '@brine/core/controllers/panel';
 import { run } from './run.ts';
@@ -64,4 +65,46 @@ test('an empty table, and a learned setting that does not exist', () => {
   expect(refused(scratch.file('empty.csv', '\n')).stderr).toContain('Nothing to read');
   const learned = scratch.file('choices.csv', 'description,setting\nWall guard,fans.speed\n');
   expect(refused(peat, '--learned', learned).stderr).toContain('line 2: fans.speed is not a known setting');
+});
+
+/** A freezer's table as many are: no row says what is counted to a defrost, nor what ends it. */
+const freezerTable = `Par;Description;Min;Max;Default;U.M.
+SP;Set point;-40;10;-20;°C
+HY;Hysteresis;1;15;2;°C
+AC;Compressor minimum off time;0;15;3;min
+dI;Interval between defrosts;1;48;6;h
+dE;Defrost end temperature;0;30;13;°C
+dd;Maximum duration of defrost;1;90;45;min
+dt;Drip time;0;20;5;min
+FS;Fan stop temperature;-30;15;-2;°C
+Fd;Fan delay after defrost;0;20;4;min
+AH;High temperature alarm above set point;1;40;8;°C
+`;
+
+test('what no row says is deduced with its reason, and a sheet on the draft is a freezer that defrosts', () => {
+  const path = scratch.file('own.csv', freezerTable);
+  const { implied, definition } = suggest(path);
+  const fact = (setting: string) => implied.find((i: { setting: string }) => i.setting === setting);
+  expect(fact('defrost.initiation')).toMatchObject({
+    value: 'interval',
+    because: expect.stringContaining('dI'),
+  });
+  expect(fact('defrost.termination')).toMatchObject({
+    value: 'temperature',
+    because: expect.stringContaining('dE'),
+  });
+  expect(fact('fans.control')).toMatchObject({ value: 'controlled' });
+  const control = scratch.file('own.controller.json', JSON.stringify(definition));
+  const sheet = scratch.sheet('SP=-21 HY=2 AC=3 dI=6 dE=13 dd=45 dt=5 FS=-2 Fd=4 AH=8');
+  const decoded = run(['decode', '--controller', control, '--sheet', sheet]);
+  expect(decoded).toMatchObject({ stderr: '', exitCode: 0 });
+  const { values } = JSON.parse(decoded.stdout).settings;
+  expect(values).toMatchObject({ 'defrost.initiation': 'interval', 'defrost.termination': 'temperature' });
+  const example = JSON.parse(
+    readFileSync(join(root, 'docs/formats/examples/fish-freezer.scenario.json'), 'utf8'),
+  );
+  const scenario = scratch.file('own.scenario.json', JSON.stringify({ ...example, settings: values }));
+  const day = JSON.parse(run(['simulate', scenario]).stdout);
+  // Every six hours for two days: eight, each ended by the coil.
+  expect(day.metrics.defrosts).toMatchObject({ temperature: 8, time: 0 });
 });

@@ -1,5 +1,6 @@
 import { basename } from 'node:path';
 import { isFileProblem, parseCsv } from '@brine/core/foundation/files';
+import { impliedBy } from '@brine/core/controllers/builtIn';
 import { isSettingId } from '@brine/core/foundation/settings';
 import {
   draftDefinition,
@@ -30,6 +31,7 @@ export const controllerSuggest: Command = {
     const family = args.options.get('family')?.at(-1) ?? basename(path).replace(/\.[^.]*$/, '');
     const names = { id: family.toLowerCase().replace(/[^a-z0-9]+/g, '-'), family, version: '1' };
     const { definition, open } = draftDefinition(names, rows, panelOf(args));
+    const implied = impliedBy(definition);
     return {
       json: {
         separator: table.separator,
@@ -37,7 +39,13 @@ export const controllerSuggest: Command = {
         problem: table.problem,
         rows: rows.map(rowOut),
         open,
-        definition,
+        implied: implied.map(({ setting, value, because }) => ({ setting, value, because })),
+        definition: {
+          ...definition,
+          ...(implied.length > 0 && {
+            implied: Object.fromEntries(implied.map(({ setting, value }) => [setting, value])),
+          }),
+        },
       },
     };
   },

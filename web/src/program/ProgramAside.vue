@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { type Finding, type Remedy } from '@brine/core/judgement/checks';
 import { switchingBand } from '@brine/core/foundation/regulation';
 import { fansOf } from '@brine/core/machines/condenser';
-import { isMachine } from '@brine/core/foundation/settings';
+import { isMachine, settingOf } from '@brine/core/foundation/settings';
 import { panelOf } from '@brine/core/controllers/definitions';
 import { deedWords, panelWords } from '@brine/core/controllers/panel';
 import { printFor, quantity } from '@brine/core/foundation/quantities';
@@ -42,6 +42,15 @@ const sentence = computed(() => {
 });
 /** Notes are worth a look, they are no collision. */
 const sound = computed(() => props.findings.every((f) => f.severity === 'note'));
+/** What no code of the new control says and nobody confirmed. */
+const deduced = computed(() =>
+  program.value.deduced.map(({ setting, value, because }) => ({
+    setting,
+    label: settingOf(setting).label,
+    value: display.showSetting(setting, value),
+    because,
+  })),
+);
 const lost = computed(() => program.value.lost.length);
 </script>
 
@@ -88,6 +97,19 @@ const lost = computed(() => program.value.lost.length);
           <dd class="text-soft">{{ deed.strokes.join('; ') }}</dd>
         </div>
       </dl>
+    </details>
+    <details v-if="deduced.length > 0" data-test="deduced">
+      <summary class="link py-1">
+        {{ deduced.length }} {{ deduced.length === 1 ? 'fact is' : 'facts are' }} taken as built in, not
+        confirmed
+      </summary>
+      <ul class="mt-1">
+        <li v-for="fact in deduced" :key="fact.setting" class="border-b border-hairline py-1">
+          {{ fact.label }}: {{ fact.value }}
+          <span class="block text-[14px] text-soft">{{ fact.because }}.</span>
+        </li>
+      </ul>
+      <p class="hint mt-1">Confirm them in the controller: Controls, then a new version, Built in.</p>
     </details>
     <p v-if="lost > 0" class="hint">
       {{ lost }} planned {{ lost === 1 ? 'value has' : 'values have' }} no place in this control: see Compare.

@@ -32,6 +32,7 @@ const inTheWay = computed(() => {
           `Line ${o.line}${o.code ? `, ${o.code}` : ''}: ${o.message}. Put it right, or leave the row out.`,
       ),
     ...(open.length > 8 ? [`and ${open.length - 8} rows more.`] : []),
+    ...props.live.connections.value.problems.map((problem) => `${problem}.`),
     ...props.live.faults.value.slice(0, 8).map((f) => `${f.path}: ${f.message}.`),
     ...(taken.value
       ? [

@@ -7,6 +7,8 @@ import { useControllers } from '../shared/job/useControllers.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import BuiltInStep from './BuiltInStep.vue';
+import ConnectionsStep from './ConnectionsStep.vue';
 import PanelPick from './PanelPick.vue';
 import PasteBox from './PasteBox.vue';
 import RowTable from './RowTable.vue';
@@ -18,11 +20,13 @@ const props = defineProps<{ from?: string }>();
 const session = useSession();
 const live = useWriting();
 const { controllers } = useControllers();
-const step = ref<'table' | 'panel' | 'try'>('table');
+const step = ref<'table' | 'connections' | 'builtIn' | 'panel' | 'try'>('table');
 const steps = [
   { id: 'table' as const, name: '1 Table' },
-  { id: 'panel' as const, name: '2 Panel' },
-  { id: 'try' as const, name: '3 Try and save' },
+  { id: 'connections' as const, name: '2 Connections' },
+  { id: 'builtIn' as const, name: '3 Built in' },
+  { id: 'panel' as const, name: '4 Keys' },
+  { id: 'try' as const, name: '5 Try and save' },
 ];
 
 /** A new version of a saved one begins with what that one was written from. */
@@ -40,7 +44,7 @@ watch(
   { immediate: true },
 );
 const tried = computed(() =>
-  JSON.stringify([live.draft.value.definition.parameters, live.draft.value.definition['panel']]),
+  JSON.stringify([live.draft.value.definition.parameters, live.draft.value.definition.panel]),
 );
 function startAnew() {
   if (confirm('Throw away the table and every decision on it?')) live.startAnew();
@@ -61,6 +65,8 @@ function startAnew() {
         <PasteBox :live="live" />
         <RowTable v-if="live.rows.value.length > 0" :live="live" />
       </div>
+      <ConnectionsStep v-else-if="step === 'connections'" class="mt-4" :live="live" />
+      <BuiltInStep v-else-if="step === 'builtIn'" class="mt-4" :live="live" />
       <PanelPick v-else-if="step === 'panel'" class="mt-4" :live="live" />
       <div v-else class="mt-4 flex flex-col gap-8">
         <SaveCard :live="live" />

@@ -1,9 +1,13 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { machineOf, readController } from '@brine/core/controllers/panel';
-import type { SettingId } from '@brine/core/foundation/settings';
+import { impliedBy, type Implied } from '@brine/core/controllers/builtIn';
+import type { SettingId, SettingValue } from '@brine/core/foundation/settings';
 import {
   choicesOf,
+  connectionsOf,
+  noConnections,
+  type WrittenConnections,
   draftDefinition,
   draftRows,
   mendRows,
@@ -32,6 +36,10 @@ export interface Writing {
   readonly summary: string;
   readonly pattern: string;
   readonly answers: Partial<PanelAnswers>;
+  /** The back of the control: supply, relays, probes, inputs; what nobody said is null. */
+  readonly connections: WrittenConnections;
+  /** Facts that no code says, by setting: what somebody confirmed or chose, null where it is not stated. Those not here stand as deduced. */
+  readonly builtIn: Readonly<Partial<Record<SettingId, SettingValue | null>>>;
 }
 
 /** A row with the name under which decisions on it are kept: they follow it when lines move. */
@@ -53,6 +61,8 @@ const blank: Writing = {
   summary: '',
   pattern: panelPatterns[0]!.id,
   answers: {},
+  connections: noConnections,
+  builtIn: {},
 };
 const KEY = 'brine-writing';
 
@@ -107,18 +117,42 @@ export function useWriting() {
     };
     return draftDefinition(names, used.value, panelFrom(pattern.value, writing.value.answers));
   });
-  const definition = computed<ControllerDefinition>(() => ({
+  const connections = computed(() => connectionsOf(writing.value.connections));
+  const connected = computed<ControllerDefinition>(() => ({
     ...draft.value.definition,
+    ...connections.value.parts,
+  }));
+  /** What its codes and connections imply; what was decided on it stands in `writing.builtIn`. */
+  const implied = computed<readonly Implied[]>(() => impliedBy(connected.value));
+  const written = computed<ControllerDefinition>(() => {
+    const { builtIn } = writing.value;
+    const deduced = new Map(implied.value.map((i) => [i.setting, i]));
+    const said = (Object.entries(builtIn) as [SettingId, SettingValue | null][]).filter(([id]) =>
+      deduced.has(id),
+    );
+    const confirmed = said.filter(([, value]) => value !== null);
+    const open = implied.value.filter((i) => !(i.setting in builtIn));
+    return {
+      ...connected.value,
+      fixed: { ...connected.value.fixed, ...Object.fromEntries(confirmed) },
+      ...(confirmed.length > 0 && {
+        fixedReasons: Object.fromEntries(confirmed.map(([id]) => [id, deduced.get(id)!.because])),
+      }),
+      ...(open.length > 0 && { implied: Object.fromEntries(open.map((i) => [i.setting, i.value])) }),
+    };
+  });
+  const definition = computed<ControllerDefinition>(() => ({
+    ...written.value,
     writing: writing.value,
   }));
   const faults = computed(() => {
     if (draft.value.definition.parameters.length === 0) return [];
-    const read = readController(draft.value.definition);
+    const read = readController(written.value);
     return 'faults' in read ? read.faults : [];
   });
   const machine = computed(() =>
     faults.value.length === 0 && draft.value.definition.parameters.length > 0
-      ? machineOf(draft.value.definition)
+      ? machineOf(written.value)
       : null,
   );
 
@@ -129,6 +163,8 @@ export function useWriting() {
     used,
     pattern,
     draft,
+    connections,
+    implied,
     definition,
     faults,
     machine,
@@ -143,6 +179,10 @@ export function useWriting() {
       change({
         omitted: omitted ? [...writing.value.omitted, key] : writing.value.omitted.filter((k) => k !== key),
       }),
+    connect: (part: Partial<WrittenConnections>) =>
+      change({ connections: { ...writing.value.connections, ...part } }),
+    /** Says a fact that no code says; null: it is not stated. */
+    sayBuiltIn: (values: Writing['builtIn']) => change({ builtIn: { ...writing.value.builtIn, ...values } }),
     /** Takes up what a saved definition was written from. */
     takeUp: (from: Writing, version: string) => (writing.value = { ...blank, ...from, version }),
     startAnew: () => (writing.value = blank),

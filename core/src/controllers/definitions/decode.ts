@@ -45,7 +45,7 @@ export function decode(definition: ControllerDefinition, rows: readonly SheetRow
     else typed.set(row.code, { parameter: parameterOf(definition, row.code)!, row });
   }
   const display = displayOf(definition, new Map([...typed].map(([code, { row }]) => [code, row.value])));
-  const values: Meaning = { ...definition.fixed };
+  const values: Meaning = { ...definition.implied, ...definition.fixed };
   const codes = new Map<string, CodeValue>();
   for (const { parameter, row } of typed.values()) {
     const read = readCode(parameter, row.value, display);

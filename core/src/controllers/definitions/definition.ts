@@ -156,6 +156,10 @@ export interface ControllerDefinition {
   /** Sensors that come back with a tag: the formula its two numbers belong to, and the unit of the signal. */
   readonly sensorTag?: { readonly formula: string; readonly signalUnit: 'degC' | 'degF' };
   readonly fixed?: Readonly<Partial<Record<SettingId, SettingValue>>>;
+  /** Why an entry of `fixed` is there, where it was deduced from the codes and confirmed. */
+  readonly fixedReasons?: Readonly<Partial<Record<SettingId, string>>>;
+  /** In drafts only: deduced from the codes and not confirmed yet. */
+  readonly implied?: Readonly<Partial<Record<SettingId, SettingValue>>>;
   readonly presets?: readonly {
     readonly id: string;
     readonly name: string;

@@ -21,7 +21,7 @@ export function settingsOfCodes(
   codes: CodeValues,
   display: DisplayState = displayOf(definition, codes),
 ): SettingValues {
-  const values: Partial<Record<SettingId, SettingValue>> = { ...definition.fixed };
+  const values: Partial<Record<SettingId, SettingValue>> = { ...definition.implied, ...definition.fixed };
   for (const parameter of definition.parameters) {
     const value = codes.get(parameter.code);
     if (value !== undefined) Object.assign(values, meaningOf(parameter, value, display));

@@ -1,3 +1,12 @@
+export {
+  connectionsOf,
+  noConnections,
+  type WrittenConnections,
+  type WrittenInput,
+  type WrittenProbe,
+  type WrittenRelay,
+  type WrittenSupply,
+} from './draft/connections.ts';
 export { draftDefinition } from './draft/draftDefinition.ts';
 export { choicesOf, type DraftRow, draftRows } from './draft/draftRow.ts';
 export { type PanelAnswers, panelFrom, panelPatterns } from './draft/panelPatterns.ts';

@@ -1,5 +1,6 @@
 import { plan } from '../plan/index.ts';
 import { probeRoleNames } from '../../foundation/unit/index.ts';
+import { withImplied } from '../../controllers/builtIn/index.ts';
 import { encode, isDangerousLoss } from '../../controllers/translate/index.ts';
 import { isCombined, type ControllerDefinition, type Relay } from '../../controllers/definitions/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
@@ -45,7 +46,9 @@ const CANNOT_COST = 1000;
 
 /** Every control ranked for a unit: those that fit first, then those that can be bridged, by what the bridges cost. */
 export function fit(needs: UnitNeeds, library: readonly ControllerDefinition[]): readonly Fit[] {
-  const judged = library.map((definition) => judge(needs, definition));
+  const judged = library.map((definition) =>
+    judge(needs, withImplied(definition, { 'defrost.method': needs.unit.defrostMethod })),
+  );
   const sorted = judged.sort((a, b) => b.score - a.score || a.family.localeCompare(b.family));
   return sorted.map((one, i) => ({ ...one, rank: i + 1 }));
 }
@@ -54,10 +57,14 @@ function judge(needs: UnitNeeds, definition: ControllerDefinition): Omit<Fit, 'r
   const { outputs } = needs;
   const gaps = [
     ...supplyGaps(needs, definition),
-    ...outputs.flatMap((need) => outputGaps(needs, definition, need)),
+    ...(definition.relays === undefined
+      ? [notStated('relays', 'its relays', 'what each relay drives, and what it may carry')]
+      : outputs.flatMap((need) => outputGaps(needs, definition, need))),
     ...machineGaps(needs, definition),
     ...methodGaps(needs, definition),
-    ...probeGaps(needs, definition),
+    ...(definition.probes === undefined
+      ? [notStated('probes', 'its probe inputs', 'which probes it takes, and of which type')]
+      : probeGaps(needs, definition)),
     ...inputGaps(needs, definition),
     ...commonGaps(definition, outputs),
   ];
@@ -79,8 +86,19 @@ function judge(needs: UnitNeeds, definition: ControllerDefinition): Omit<Fit, 'r
   };
 }
 
+/** What was never written down of a control is asked, not taken for missing. */
+function notStated(need: string, what: string, ask: string): Gap {
+  return {
+    need,
+    lacks: `not stated: ${what}`,
+    bridge: { kind: 'ask', words: `Say in its connections ${ask}.` },
+  };
+}
+
 function supplyGaps(needs: UnitNeeds, definition: ControllerDefinition): readonly Gap[] {
-  const entries = definition.supply ?? [];
+  if (definition.supply === undefined)
+    return [notStated('supply', 'its supply', 'on which volts it runs, and at which terminals')];
+  const entries = definition.supply;
   if (needs.volts.length === 0 || entries.length === 0) return [];
   const kind = needs.dc ? 'dc' : 'ac';
   const alike = entries.filter((entry) => entry.kind === kind);

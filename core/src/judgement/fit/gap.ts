@@ -1,4 +1,4 @@
-/** How a gap is bridged. */
+/** How a gap is bridged; `ask`: nobody stated it yet. */
 export type BridgeKind =
   | 'jumper'
   | 'contactor'
@@ -12,7 +12,8 @@ export type BridgeKind =
   | 'probeExchange'
   | 'timeOnly'
   | 'doorInFanLine'
-  | 'separateInstrument';
+  | 'separateInstrument'
+  | 'ask';
 
 /** What has to be added or accepted, in words, and with its own figures where it has some. */
 export interface Bridge {
@@ -44,4 +45,5 @@ export const bridgeCosts: Readonly<Record<BridgeKind, number>> = {
   timeOnly: 9,
   doorInFanLine: 3,
   separateInstrument: 2,
+  ask: 2,
 };

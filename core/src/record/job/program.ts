@@ -2,6 +2,7 @@ import { inWords, joinSentences, type Sentence } from '../../foundation/sentence
 import { check, type Finding } from '../../judgement/checks/index.ts';
 import { plan, type PlannedValue } from '../../judgement/plan/index.ts';
 import type { Sides, UnitDescription } from '../../foundation/unit/index.ts';
+import { impliedBy, withImplied, type Implied } from '../../controllers/builtIn/index.ts';
 import { encode, type LostSetting, type RowStatus } from '../../controllers/translate/index.ts';
 import {
   displayOf,
@@ -78,6 +79,8 @@ export interface Program {
   readonly rows: readonly ProgramRow[];
   /** Codes that the menu does not show for the values as they are to stand: not in force, behind another choice. */
   readonly behind: readonly Target[];
+  /** What is taken to be built in since no code says it, not confirmed by anybody. */
+  readonly deduced: readonly Implied[];
   readonly fixed: readonly { readonly setting: SettingId; readonly value: SettingValue }[];
   readonly lost: readonly LostSetting[];
   readonly display: DisplayState | null;
@@ -95,10 +98,10 @@ export interface ProgramInput {
 export function programOf(input: ProgramInput): Program {
   const surveyed = unitOf(input.state, input.name, input.companyDefaults);
   const unit = surveyed && withInputs(surveyed, input.replacement);
-  const found = foundMeaning(input.state, input.old);
+  const found = foundMeaning(input.state, input.old && withImplied(input.old));
   const chosen = chosenValues(input.state, unit);
   const values = Object.fromEntries(chosen.map((c) => [c.setting, c.value])) as SettingValues;
-  const target = input.replacement;
+  const target = input.replacement && withImplied(input.replacement, ofTheUnit(unit));
   if (!target)
     return {
       unit,
@@ -108,6 +111,7 @@ export function programOf(input: ProgramInput): Program {
       inForce: values,
       findings: check(values, unit, found?.values ?? null),
       rows: [],
+      deduced: [],
       behind: [],
       fixed: [],
       lost: [],
@@ -146,11 +150,19 @@ export function programOf(input: ProgramInput): Program {
     findings: check(inForce, unit, found?.values ?? null),
     rows,
     fixed,
+    deduced: impliedBy(input.replacement!).map((fact) => ({
+      ...fact,
+      value: target.fixed?.[fact.setting] ?? fact.value,
+    })),
     behind: targets.filter((t) => !t.visible),
     lost: stillLost(encoded.lost, inForce, values),
     display: encoded.display,
   };
 }
+
+/** What the unit says of facts that a control's codes may leave open. */
+const ofTheUnit = (unit: UnitDescription | null): SettingValues =>
+  unit ? { 'defrost.method': unit.defrostMethod } : {};
 
 /** The unit with what its new control can be told by wire. */
 function withInputs(unit: UnitDescription, control: ControllerDefinition | null): UnitDescription {

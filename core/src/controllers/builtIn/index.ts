@@ -1,0 +1,1 @@
+export { type Implied, impliedBy, withImplied } from './implied.ts';
