@@ -16,6 +16,7 @@ export const floors = [
 /** Rooms of the core with the rooms that each may import, through their index.ts alone. */
 export const coreRooms = {
   'controllers/alarmCodes': ['controllers/definitions', 'foundation/settings'],
+  'controllers/builtIn': ['controllers/definitions', 'foundation/settings'],
   'controllers/definitions': ['foundation/files', 'foundation/quantities', 'foundation/settings'],
   'controllers/panel': ['controllers/definitions', 'foundation/quantities'],
   'controllers/suggest': ['controllers/definitions', 'foundation/quantities', 'foundation/settings'],
@@ -87,6 +88,7 @@ export const coreRooms = {
     'machines/condenser',
   ],
   'judgement/fit': [
+    'controllers/builtIn',
     'controllers/definitions',
     'controllers/translate',
     'foundation/files',
@@ -193,6 +195,7 @@ export const coreRooms = {
   'record/history': ['controllers/definitions', 'record/entries', 'record/fold'],
   'record/job': [
     'controllers/alarmCodes',
+    'controllers/builtIn',
     'controllers/definitions',
     'controllers/translate',
     'foundation/files',
@@ -379,5 +382,5 @@ export const webRooms = {
   ],
   work: ['shared/api', 'shared/display', 'shared/session', 'shared/ui'],
   workers: [],
-  writing: ['shared/api', 'shared/bench', 'shared/job', 'shared/session', 'shared/ui'],
+  writing: ['shared/api', 'shared/bench', 'shared/circuit', 'shared/job', 'shared/session', 'shared/ui'],
 };
