@@ -108,7 +108,7 @@ export const writing: EndToEndTest = {
       expectHolds(await textOf(page, 'row-count'), '3 no common meaning', 'the rest');
       await choose(page, '[data-row="F20"] select', 'Free key');
       await choose(page, '[data-row="F20"] select', 'no common meaning');
-      await goTo(page, 'Panel');
+      await goTo(page, 'Keys');
       await click(page, 'input[value="chordList"]');
       await fill(page, byTest('answer-code'), '19');
       await fill(page, byTest('answer-holdSeconds'), '3');

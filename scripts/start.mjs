@@ -4,7 +4,7 @@ import { join, resolve } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensurePackages } from './lib/npm.mjs';
 import { readOptions } from './lib/options.mjs';
-import { startCluster } from './lib/postgres.mjs';
+import { freePort, startCluster } from './lib/postgres.mjs';
 import { homeFolder, root } from './lib/project.mjs';
 import { start } from './lib/run.mjs';
 import { startServers } from './lib/servers.mjs';
@@ -96,6 +96,8 @@ try {
 }
 
 if (!stopping) {
+  // One that is started again comes back to the address that was printed.
+  if (options.port === '0' && !options.dev) options.port = String(await freePort());
   serve();
   if (cluster && every > 0) backUpEvery(every);
 }

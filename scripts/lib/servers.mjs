@@ -16,6 +16,8 @@ export function startServers(count, env, ended) {
   let served = false;
   let running = 0;
   const waits = Array.from({ length: count }, () => 500);
+  // Each server takes connections by itself: handed out by this process, one could be given to a server that has just died, and would hang.
+  cluster.schedulingPolicy = cluster.SCHED_NONE;
   cluster.setupPrimary({ exec: join(root, 'server/dist/main.js'), args: [], cwd: root });
 
   function serve(index, announces) {

@@ -2,7 +2,7 @@ import { settingOf, type SettingId } from '../../../foundation/settings/index.ts
 import { optionMeanings, type OptionMeaning } from '../choices/meanings.ts';
 import { readOptions } from '../choices/readOptions.ts';
 import { rowKind } from '../match/rowKind.ts';
-import { suggestSetting, type Guess } from '../match/suggest.ts';
+import { FITS, suggestSetting, type BookletRow, type Guess, type Suggestion } from '../match/suggest.ts';
 import type { Choice } from '../match/learned.ts';
 import type { TableRow } from '../table/readTable.ts';
 
@@ -18,7 +18,7 @@ export interface DraftRow extends TableRow {
 export function draftRows(rows: readonly TableRow[], learned: readonly Choice[] = []): readonly DraftRow[] {
   const proposed = rows.map((row) => {
     const words = [row.description, row.options].filter(Boolean).join(' ');
-    return { row, ...suggestSetting({ ...row, description: words }, learned) };
+    return { row, ...suggestInGroup({ ...row, description: words }, row.folder, learned) };
   });
   return proposed.map(({ row, best, runnerUp }, i) => {
     const rival = best && !mayRepeat.has(best.setting) ? betterRow(proposed, i, best) : null;
@@ -37,6 +37,22 @@ export function draftRows(rows: readonly TableRow[], learned: readonly Choice[] 
         : row.problems,
     };
   });
+}
+
+/** A row means less than its group's title and itself together: "temperature that ends it", under "Defrost". */
+const GROUP_COUNTS = 0.96;
+const CLEAR = 0.75;
+
+/** What a row means by itself; where that is not clear, with the title of its group before it. */
+function suggestInGroup(row: BookletRow, group: string, learned: readonly Choice[]): Suggestion {
+  const alone = suggestSetting(row, learned);
+  if (group === '' || (alone.best && alone.best.score >= CLEAR)) return alone;
+  const together = suggestSetting({ ...row, description: `${group} ${row.description}` }, learned);
+  if (!together.best) return alone;
+  const score = Math.round(together.best.score * GROUP_COUNTS * 1000) / 1000;
+  return score < FITS || (alone.best && alone.best.score >= score)
+    ? alone
+    : { best: { ...together.best, score }, runnerUp: alone.best ?? together.runnerUp };
 }
 
 /** Settings that several parameters of one control may hold together. */

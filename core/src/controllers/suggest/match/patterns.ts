@@ -11,6 +11,7 @@ export interface Pattern {
 const table: readonly (readonly [SettingId, string])[] = [
   ['regulation.setpoint', 'setpoint ; temperature air regulation first cool value compressor cutout off'],
   ['regulation.setpoint', 'cutout ; temperature compressor off cool'],
+  ['regulation.setpoint', 'compressor off temperature ; cool first'],
   ['regulation.setpointMin', 'setpoint min|low|below ; limit user temperature allowed offset regulation'],
   ['regulation.setpointMin', 'user min|below|low ; setpoint limit temperature'],
   ['regulation.setpointMax', 'setpoint max|high|above ; limit user temperature allowed offset regulation'],
@@ -24,6 +25,7 @@ const table: readonly (readonly [SettingId, string])[] = [
     'regulation.differentialPlacement',
     'diff|setpoint|band place ; setpoint type diff band regulation above below',
   ],
+  ['regulation.action', 'function output heat cool ; first or regulation'],
   ['regulation.action', 'heat cool ; action output or type method regulation function compressor'],
   ['regulation.action', 'action ; output heat cool regulation type compressor'],
   ['regulation.method', 'regulation type|method ; temperature band integral or on off'],

@@ -24,23 +24,52 @@ export interface Columns {
 }
 
 const headers: readonly (readonly [RegExp, ColumnRole])[] = [
-  [/^(code|par(am(eter)?)?\.?|cod\.?|label|symbol|no\.?|nr\.?|#|key)$/i, 'code'],
-  [/^(desc.*|name|meaning|function|parameter description|text|what.*|explanation)$/i, 'description'],
-  [/^(units?|u\.?m\.?|uom|dim\.?)$/i, 'unit'],
-  [/^(min\.?|minimum|low(er)?|from)$/i, 'min'],
-  [/^(max\.?|maximum|high(er)?|upper|to)$/i, 'max'],
-  [/^(range|limits?|values?|min ?[./…-]+ ?max)$/i, 'range'],
-  [/^(def\.?|default|factory|preset|std\.?|standard|initial|works)$/i, 'default'],
+  [
+    /^(codes?|cod\.?|label|symbol|mnemonic|no\.?|nr\.?|n°|#|key|item|display|abbr\.?|par\. ?(code|no\.?))$/i,
+    'code',
+  ],
+  [
+    /^(desc.*|name|meaning|function|parameter (description|name)|text|what.*|explanation|designation|denomination)$/i,
+    'description',
+  ],
+  [/^(units?|u\.? ?m\.?|uom|dim\.?|unit of meas.*|meas\.? ?unit)$/i, 'unit'],
+  [/^(min\.?|minimum|low(er|est)?( limit)?|from|least|min\.? value)$/i, 'min'],
+  [/^(max\.?|maximum|high(er|est)?( limit)?|upper( limit)?|to|greatest|max\.? value)$/i, 'max'],
+  [/^((setting |adjust\w* )?range|limits?|values?|settings?|min\.? ?[./…÷-]+ ?max\.?)$/i, 'range'],
+  [
+    /^(def\.?|fact\.?|default( value| setting)?|factory( value| setting| default)?|preset( value)?|std\.?|standard( value)?|initial( value)?|works)$/i,
+    'default',
+  ],
   [/^(options?|choices?|remarks?|notes?)$/i, 'options'],
   [/^(folder|group|menu|path|level|section)$/i, 'folder'],
+  [
+    /^(your (own )?(value|setting)s?|own (value|setting)s?|set to|actual|user|customer|page|pag\.?)$/i,
+    'left',
+  ],
 ];
+/** Heads a column of codes, or where there is one already a column of descriptions. */
+const parameter = /^par(am(eter)?s?)?\.?$/i;
+
+/** What a heading names, seen by itself. */
+export function roleOfHeading(cell: string): ColumnRole | null {
+  const text = cell.trim();
+  if (parameter.test(text)) return 'code';
+  return headers.find(([pattern]) => pattern.test(text))?.[1] ?? null;
+}
+
+/** What the cells of a heading line name: each role once, the first that has it. */
+export function rolesOfHeading(cells: readonly string[]): readonly (ColumnRole | null)[] {
+  const own = cells.map((cell) => (parameter.test(cell.trim()) ? null : roleOfHeading(cell)));
+  const roles = cells.map((cell, i) =>
+    parameter.test(cell.trim()) ? (own.includes('code') ? 'description' : 'code') : own[i]!,
+  );
+  return roles.map((role, i) => (role === 'left' || roles.indexOf(role) === i ? role : null));
+}
 
 /** Finds what each column holds: by the words of a header line where there is one, else by what stands in the column. */
 export function findColumns(lines: readonly SplitLine[]): Columns {
   const width = Math.max(0, ...lines.map((l) => l.cells.length));
-  const named = (lines[0]?.cells ?? []).map(
-    (cell) => headers.find(([p]) => p.test(cell.trim()))?.[1] ?? null,
-  );
+  const named = rolesOfHeading(lines[0]?.cells ?? []);
   const header = named.filter((n) => n !== null).length >= Math.min(2, width);
   const body = header ? lines.slice(1) : lines;
   const roles: (ColumnRole | null)[] = Array.from({ length: width }, (_, i) =>

@@ -1,7 +1,9 @@
 import { parseNumber } from '../../../foundation/quantities/index.ts';
 import { isCode, isUnit, plain, rangeCell } from './cellKinds.ts';
-import { findColumns, type ColumnRole, type Columns } from './columns.ts';
-import { MOST_LINES, splitLines, type Separator, type SplitLine } from './splitLines.ts';
+import { findColumns, rolesOfHeading, type ColumnRole, type Columns } from './columns.ts';
+import { rowsOfLines, type Aside } from './lineRows.ts';
+import { isContinuation, isHeading, isNoise, isSentence, withoutBold } from './noise.ts';
+import { MOST_LINES, plainLines, splitLines, type Separator, type SplitLine } from './splitLines.ts';
 
 /** One parameter as the booklet prints it, with what is wrong with the line. Cells nobody could place are kept in `left`. */
 export interface TableRow {
@@ -22,6 +24,8 @@ export interface ReadTable {
   readonly separator: Separator;
   readonly columns: Columns;
   readonly rows: readonly TableRow[];
+  /** Lines that are no rows, and what they were taken for: nothing is dropped in silence. */
+  readonly aside: readonly Aside[];
   /** What concerns the table as a whole; null where all is well. */
   readonly problem: string | null;
 }
@@ -39,12 +43,95 @@ export function readTable(text: string, roles?: readonly ColumnRole[]): ReadTabl
       separator,
       `${lines.length} lines; expected at most ${MOST_LINES}: this is no parameter table`,
     );
-  if (separator === 'text') return { ...textTable(lines), separator };
-  const found = findColumns(lines);
+  const asLines = () => lineTable(plainLines(text.replace(/^\uFEFF/, '')));
+  if (separator === 'text') return { ...asLines(), separator };
+  const { body, aside } = bodyOf(lines);
+  const found = findColumns(body.map(({ line, cells }) => ({ line, cells })));
   const columns = roles ? { ...found, roles } : found;
-  const body = columns.header ? lines.slice(1) : lines;
-  const rows = body.map((line) => rowOf(line, columns.roles));
-  return { separator, columns, rows: twice(rows), problem: missing(columns.roles) };
+  const rows = rowsOfCells(columns.header ? body.slice(1) : body, columns.roles);
+  const table: ReadTable = {
+    separator,
+    columns,
+    rows: twice(withoutFollowed(rows)),
+    aside: [
+      ...aside,
+      ...(columns.header
+        ? [{ line: body[0]!.line, text: body[0]!.cells.join(' '), as: 'heading' as const }]
+        : []),
+    ],
+    problem: missing(columns.roles),
+  };
+  if (roles) return table;
+  // Columns of spaces, and commas that are only commas, may be told apart better line by line.
+  const byLine = separator === 'spaces' || separator === 'comma' ? asLines() : null;
+  return byLine && complete(byLine.rows) > complete(table.rows) ? { ...byLine, separator: 'text' } : table;
+}
+
+/** Rows with everything a number needs. */
+const complete = (rows: readonly TableRow[]): number =>
+  rows.filter(
+    (row) =>
+      row.code !== '' && row.description !== '' && row.min !== '' && row.max !== '' && row.default !== '',
+  ).length - rows.filter((row) => row.code === '' || row.description === '').length;
+
+/** A line with the group it stands under. */
+interface GroupedLine extends SplitLine {
+  readonly folder: string;
+}
+
+/**
+ * The table itself: from the line that names the columns, where there is one, without what stands between its rows. A line with a single cell is a group's title, the rest of a
+ * description that was broken, or a note.
+ */
+function bodyOf(lines: readonly SplitLine[]): {
+  readonly body: readonly GroupedLine[];
+  readonly aside: readonly Aside[];
+} {
+  const names = (line: SplitLine) => {
+    const roles = rolesOfHeading(line.cells);
+    return roles.filter((role) => role !== null && role !== 'left').length;
+  };
+  const most = Math.max(0, ...lines.slice(0, FURTHEST_HEADING).map(names));
+  const heading = most >= 3 ? lines.findIndex((line) => names(line) === most) : -1;
+  const title = heading < 0 ? null : lines[heading]!.cells.join('|');
+  const body: GroupedLine[] = [];
+  const aside: Aside[] = lines
+    .slice(0, Math.max(0, heading))
+    .map(({ line, cells }) => ({ line, text: cells.join(' ').trim(), as: 'note' as const }));
+  let folder = '';
+  for (const line of lines.slice(Math.max(0, heading))) {
+    const filled = line.cells.filter((cell) => cell !== '');
+    const [only = ''] = filled.map(withoutBold);
+    const set = (as: Aside['as']) => void aside.push({ line: line.line, text: filled.join(' '), as });
+    const last = body.at(-1);
+    const at = line.cells.findIndex((cell) => cell !== '');
+    // Printed again on the next page.
+    if (last && title !== null && line.cells.join('|') === title) set('heading');
+    else if (lines.length < 3 || filled.length > 2 || (filled.length > 1 && !isNoise(only)))
+      body.push({ ...line, folder });
+    else if (isNoise(only) || isSentence(only)) set('note');
+    else if (last && body.length > 1 && (isContinuation(only) || (at > 0 && !isHeading(only)))) {
+      body[body.length - 1] = {
+        ...last,
+        cells: last.cells.map((cell, i) => (i === at ? `${cell} ${only}` : cell)),
+      };
+      set('joined');
+    } else if (isHeading(only)) {
+      folder = only.replace(/[:.]$/, '');
+      set('group');
+    } else body.push({ ...line, folder });
+  }
+  return { body, aside };
+}
+
+/** A preamble is no longer than this, lines. */
+const FURTHEST_HEADING = 25;
+
+function rowsOfCells(lines: readonly GroupedLine[], roles: readonly ColumnRole[]): readonly TableRow[] {
+  return lines.map((line) => {
+    const row = rowOf(line, roles);
+    return row.folder === '' && line.folder !== '' ? { ...row, folder: line.folder } : row;
+  });
 }
 
 /** Cells of a row that a person may put right. */
@@ -66,7 +153,7 @@ export function mendRows(rows: readonly TableRow[], mends: ReadonlyMap<number, M
 const isTwice = (problem: string) => /^the code .* stands on line \d+ too$/.test(problem);
 
 function empty(separator: Separator, problem: string): ReadTable {
-  return { separator, columns: { roles: [], header: false }, rows: [], problem };
+  return { separator, columns: { roles: [], header: false }, rows: [], aside: [], problem };
 }
 
 function rowOf({ line, cells }: SplitLine, roles: readonly ColumnRole[]): TableRow {
@@ -130,6 +217,32 @@ function wrongWith(row: Omit<TableRow, 'problems'>): readonly string[] {
   return problems;
 }
 
+/** An end of a range that follows another code is left out: it is none of its own. */
+function withoutFollowed(rows: readonly TableRow[]): readonly TableRow[] {
+  const codes = new Set(rows.map((row) => row.code).filter((code) => code !== ''));
+  const follows = (end: string, other: string) =>
+    end !== '' &&
+    parseNumber(end) === null &&
+    (codes.has(end.replace(/\s*[+\-−]\s*[\d.,]+$/, '')) ||
+      (parseNumber(other) !== null && /^[A-Z][A-Za-z0-9]{0,3}(\s*[+\-−]\s*[\d.,]+)?$/.test(end)));
+  return rows.map((row) => {
+    const [min, max] = [follows(row.min, row.max), follows(row.max, row.min)];
+    if (!min && !max) return row;
+    const next = { ...row, min: min ? '' : row.min, max: max ? '' : row.max };
+    const ends = [
+      min ? `the least value follows ${row.min}` : '',
+      max ? `the greatest value follows ${row.max}` : '',
+    ];
+    return {
+      ...next,
+      problems: [
+        ...row.problems.filter((problem) => !problem.startsWith('only one end')),
+        ends.filter(Boolean).join(', '),
+      ],
+    };
+  });
+}
+
 function twice(rows: readonly TableRow[]): readonly TableRow[] {
   const first = new Map<string, number>();
   return rows.map((row) => {
@@ -155,52 +268,18 @@ function missing(roles: readonly ColumnRole[]): string | null {
 }
 
 /** Lines of running text: "SP Set point -40…99 °F (36)" and the like. */
-function textTable(lines: readonly SplitLine[]): Omit<ReadTable, 'separator'> {
-  const rows = lines.map(({ line, cells }) => {
-    const row = textRow(line, cells[0]!);
-    return { ...row, problems: wrongWith(row) };
+function lineTable(lines: readonly SplitLine[]): Omit<ReadTable, 'separator'> {
+  const { rows: found, aside } = rowsOfLines(lines);
+  const rows = found.map((row) => {
+    const whole = { ...row, left: [] };
+    return { ...whole, problems: wrongWith(whole) };
   });
   return {
     columns: { roles: [], header: false },
-    rows: twice(rows),
+    rows: twice(withoutFollowed(rows)),
+    aside,
     problem: rows.every((r) => r.code === '')
       ? 'No line begins with a code: expected lines such as "SP Set point -40…99 °F 36"'
       : null,
-  };
-}
-
-const rangeInText =
-  /(?:^|[\s(,])([+\-−–]?\d+(?:[.,]\d+)?)\s*(?:\.{2,3}|…|÷|\bto\b|–|—|~)\s*([+\-−–]?\d+(?:[.,]\d+)?)\s*(°\s?[CF]|K|sec|seconds|s|min|minutes|h|hours?|%|V)?\b\)?/;
-const defaultInText =
-  /(?:\(|\b(?:def(?:ault)?|factory|preset|std)\.?:?\s*|=\s*|\s)([+\-−–]?\d+(?:[.,]\d+)?|[A-Za-z]{1,3})\)?\s*(°\s?[CF]|K|s|min|h|%|V)?\s*\)?$/i;
-
-function textRow(line: number, text: string): Omit<TableRow, 'problems'> {
-  const [, code = '', rest = text] = /^([A-Za-z0-9./_-]{1,7}?)[\s:)–-]+(.*)$/.exec(text) ?? [];
-  const range = rangeInText.exec(rest);
-  const after = range ? rest.slice(range.index + range[0].length).trim() : '';
-  const standard = range ? (defaultInText.exec(` ${after}`)?.[1] ?? '') : '';
-  const description = (range ? rest.slice(0, range.index) : rest).replace(/[\s:,(–-]+$/, '');
-  const unit = range?.[3] ?? (isUnit(after.split(/\s+/)[0] ?? '') ? after.split(/\s+/)[0]! : '');
-  const leftover = after
-    .replace(/[()]/g, ' ')
-    .split(/\s+/)
-    .filter(
-      (w) =>
-        w !== '' &&
-        plain(w) !== plain(standard) &&
-        w !== unit &&
-        !/^(def(ault)?|factory|preset|std)\.?:?$/i.test(w),
-    );
-  return {
-    line,
-    code: isCode(code) ? code : '',
-    description: isCode(code) ? description : text,
-    unit,
-    min: range ? plain(range[1]!) : '',
-    max: range ? plain(range[2]!) : '',
-    default: plainValue(standard),
-    options: leftover.length > 2 ? leftover.join(' ') : '',
-    folder: '',
-    left: leftover.length > 2 ? [] : leftover,
   };
 }

@@ -66,7 +66,8 @@ function byMark(body: string, mark: string): readonly SplitLine[] {
   });
 }
 
-function plainLines(body: string): readonly SplitLine[] {
+/** Each line as one cell, with its number; lines with nothing to read in them are left out. */
+export function plainLines(body: string): readonly SplitLine[] {
   return body
     .split(/\r\n|\n|\r/)
     .map((text, i) => ({ line: i + 1, cells: [text.trim()] }))

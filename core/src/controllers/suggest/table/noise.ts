@@ -1,0 +1,46 @@
+/** What stands in a booklet around its rows and is none of them: page headers and footers, notes, footnotes, addresses. */
+const noise: readonly RegExp[] = [
+  /^\(?(page|pag\.?|p\.)\s*\d+/i,
+  /\bpage \d+( of \d+)?$/i,
+  /^-?\s*\d{1,3}\s*-?$/,
+  /^\d+\s*\/\s*\d+$/,
+  /^(rev|ver|version|edition|issue|ed)\.?\s*[\d.]+\b/i,
+  /(www\.|https?:|@[a-z]+\.|©|\(c\) \d{4}|all rights reserved)/i,
+  /^(\*|†|‡|¹|²|³|\(\*+\)|\(\d\)\s)/,
+  /^(notes?|n\.?b\.?|attention|warning|caution|important|remarks?|hint|tip|legend|key to)\b\s*[:.!–-]?/i,
+  /^(table|fig(ure)?|chapter|section|annex|appendix)\s*\d/i,
+];
+
+export const isNoise = (text: string): boolean => noise.some((pattern) => pattern.test(text.trim()));
+
+/** A sentence: many words, a verb's shape, a full stop; no booklet's description is one. */
+export const isSentence = (text: string): boolean => {
+  const words = text.trim().split(/\s+/);
+  return (
+    words.length >= 6 &&
+    /[.!]$/.test(text.trim()) &&
+    !/\b(approx|max|min|temp|comp|evap|param)\.$/i.test(text.trim())
+  );
+};
+
+/** `**Defrost**`: a title set in bold. */
+export const withoutBold = (text: string): string => text.trim().replace(/^\*\*(.+?)\*\*/, '$1');
+
+/** A group that says so: "Menu D - defrost", "Folder CP". */
+export const saysGroup = (text: string): boolean =>
+  /^(menu|folder|group|section|level|page of|list of)\b.{0,40}$/i.test(text.trim()) && !/\d{2}/.test(text);
+
+/** A group's title: few words, no numbers, begun with a capital or all in capitals, often with a colon. */
+export const isHeading = (text: string): boolean => {
+  const line = text.trim().replace(/[:.]$/, '');
+  const words = line.split(/\s+/);
+  return (
+    words.length <= 6 &&
+    !/\d/.test(line.replace(/^\d+(\.\d+)*[.)]?\s+/, '')) &&
+    /^([A-Z]|\d+(\.\d+)*[.)]?\s+[A-Z])/.test(line) &&
+    !/[,;=]/.test(line)
+  );
+};
+
+/** Goes on where the line before was broken: begins small, with a bracket, a stroke or an option. */
+export const isContinuation = (text: string): boolean => /^[a-z("'/=–-]/.test(text.trim());
