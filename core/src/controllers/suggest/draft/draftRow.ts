@@ -16,10 +16,14 @@ export interface DraftRow extends TableRow {
 
 /** Reads every row's meaning and options; nothing is decided that the person cannot change. */
 export function draftRows(rows: readonly TableRow[], learned: readonly Choice[] = []): readonly DraftRow[] {
-  const proposed = rows.map((row) => {
-    const words = [row.description, row.options].filter(Boolean).join(' ');
-    return { row, ...suggestInGroup({ ...row, description: words }, row.folder, learned) };
-  });
+  const worded = rows.map((row) => [row.description, row.options].filter(Boolean).join(' '));
+  const alone = rows.map((row, i) => ({
+    row,
+    ...suggestInGroup({ ...row, description: worded[i]! }, row.folder, learned),
+  }));
+  const proposed = ofACondenser(alone.map(({ best }) => best))
+    ? alone.map((own, i) => ({ ...own, ...asOfCondenser(own, worded[i]!, learned) }))
+    : alone;
   return proposed.map(({ row, best, runnerUp }, i) => {
     const rival = best && !mayRepeat.has(best.setting) ? betterRow(proposed, i, best) : null;
     const kept = rival ? null : best;
@@ -39,6 +43,24 @@ export function draftRows(rows: readonly TableRow[], learned: readonly Choice[] 
   });
 }
 
+/** A table that sets a condenser's temperature and has nothing to do with a defrost is a condenser's throughout. */
+const ofACondenser = (guesses: readonly (Guess | null)[]): boolean =>
+  guesses.some((guess) => guess?.setting === 'condenser.setpoint' && guess.score >= CLEAR) &&
+  !guesses.some((guess) => guess?.setting.startsWith('defrost.'));
+
+/** In a condenser's table "high alarm" is the condenser's. */
+function asOfCondenser(
+  own: Suggestion & { readonly row: TableRow },
+  words: string,
+  learned: readonly Choice[],
+): Suggestion {
+  if (own.best?.setting.startsWith('condenser.')) return own;
+  const read = suggestSetting({ ...own.row, description: `condenser ${words}` }, learned);
+  if (!read.best?.setting.startsWith('condenser.')) return own;
+  const score = Math.round(read.best.score * GROUP_COUNTS * 1000) / 1000;
+  return score < FITS ? own : { best: { ...read.best, score }, runnerUp: own.best ?? read.runnerUp };
+}
+
 /** A row means less than its group's title and itself together: "temperature that ends it", under "Defrost". */
 const GROUP_COUNTS = 0.96;
 const CLEAR = 0.75;
@@ -47,7 +69,11 @@ const CLEAR = 0.75;
 function suggestInGroup(row: BookletRow, group: string, learned: readonly Choice[]): Suggestion {
   const alone = suggestSetting(row, learned);
   if (group === '' || (alone.best && alone.best.score >= CLEAR)) return alone;
-  const together = suggestSetting({ ...row, description: `${group} ${row.description}` }, learned);
+  const title = group.replace(
+    /\b(menu|folder|group|section|level|parameters?|settings?)\b|^[\d.]+\s|\b[A-Z]\b/gi,
+    ' ',
+  );
+  const together = suggestSetting({ ...row, description: `${title} ${row.description}` }, learned);
   if (!together.best) return alone;
   const score = Math.round(together.best.score * GROUP_COUNTS * 1000) / 1000;
   return score < FITS || (alone.best && alone.best.score >= score)

@@ -49,11 +49,14 @@ export function rowKind(row: Measured): RowKind {
   return 'plain';
 }
 
+/** No probe is corrected by more, degrees. */
+const WIDEST_OFFSET = 36;
+
 /** Degrees may be a temperature or a width; a narrow range from about nothing is a width, a wide one that goes below freezing a temperature. */
 function degrees(row: Measured): RowKind {
   const [min, max] = [parseNumber(row.min), parseNumber(row.max)];
   if (min === null || max === null) return 'degrees';
-  if (min === -max && parseNumber(row.default) === 0) return 'difference';
+  if (min === -max && max <= WIDEST_OFFSET && parseNumber(row.default) === 0) return 'difference';
   if (min >= 0 && min <= 3 && max <= 30) return 'degrees';
   return 'temperature';
 }

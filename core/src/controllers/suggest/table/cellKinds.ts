@@ -15,6 +15,7 @@ export const isValue = (cell: string): boolean =>
 /** A code: one short word, or up to four digits; a number with a sign or a point is a value. */
 export const isCode = (cell: string): boolean => {
   const word = cell.trim();
+  if (!/[A-Za-z0-9]/.test(word)) return false;
   return /^\d{1,4}$/.test(word) || (/^[A-Za-z0-9./_-]{1,7}$/.test(word) && parseNumber(word) === null);
 };
 

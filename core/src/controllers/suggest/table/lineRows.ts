@@ -40,7 +40,14 @@ export function rowsOfLines(lines: readonly SplitLine[]): {
   readonly rows: readonly LineRow[];
   readonly aside: readonly Aside[];
 } {
-  const texts = lines.map(({ line, cells }) => ({ line, text: cells.join('  ').replace(/\t/g, ' ') }));
+  const texts = lines.map(({ line, cells }) => ({
+    line,
+    // A title set between strokes: --- Fans ---
+    text: cells
+      .join('  ')
+      .replace(/\t/g, ' ')
+      .replace(/^\s*([-–—=#*_]{2,})\s*(.*?)\s*\1\s*$/, '$2'),
+  }));
   const aside: Aside[] = [];
   const kept = texts.filter(({ line, text }) => {
     if (!isNoise(text) && (!isSentence(text) || codeAt(text) !== '')) return true;

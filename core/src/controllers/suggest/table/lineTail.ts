@@ -107,6 +107,7 @@ export function tailOf(line: string, mayBeOption: boolean): LineTail {
   while (at > 0) {
     const token = tokens[at - 1]!;
     const bare = token.replace(bracket, '');
+    if (closesWords(tokens, at - 1)) break;
     const marked = /^⟦(.*)\|(.*)⟧$/.exec(bare);
     if (marked && range === null) range = { min: marked[1]!, max: marked[2]! };
     else if (isNumber(bare)) {
@@ -140,6 +141,20 @@ export function tailOf(line: string, mayBeOption: boolean): LineTail {
     .replace(/[\s:,;(–-]+$/, '')
     .replace(/[\s:,;(–-]+(adjustable |setting )?range$/i, '');
   return { words, range, values, unit };
+}
+
+/** True for the last word of a bracket that holds words: "(0 = C, 1 = F)" belongs to the description. */
+function closesWords(tokens: readonly string[], at: number): boolean {
+  if (!/[)\]]$/.test(tokens[at]!) || /^[([]/.test(tokens[at]!)) return false;
+  const from = tokens.slice(0, at).findLastIndex((token) => /^[([]/.test(token));
+  if (from < 0) return false;
+  return (
+    tokens
+      .slice(from, at + 1)
+      .map((token) => token.replace(bracket, ''))
+      .some((token) => /[A-Za-z=]/.test(token) && !isUnit(token) && !lead.test(token) && !/^⟦/.test(token)) ||
+    tokens.slice(from, at).some((token) => token === '=')
+  );
 }
 
 const isNumber = (text: string) =>

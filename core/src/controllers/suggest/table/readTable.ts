@@ -1,6 +1,6 @@
 import { parseNumber } from '../../../foundation/quantities/index.ts';
 import { isCode, isUnit, plain, rangeCell } from './cellKinds.ts';
-import { findColumns, rolesOfHeading, type ColumnRole, type Columns } from './columns.ts';
+import { findColumns, roleOfHeading, rolesOfHeading, type ColumnRole, type Columns } from './columns.ts';
 import { rowsOfLines, type Aside } from './lineRows.ts';
 import { isContinuation, isHeading, isNoise, isSentence, withoutBold } from './noise.ts';
 import { MOST_LINES, plainLines, splitLines, type Separator, type SplitLine } from './splitLines.ts';
@@ -45,7 +45,7 @@ export function readTable(text: string, roles?: readonly ColumnRole[]): ReadTabl
     );
   const asLines = () => lineTable(plainLines(text.replace(/^\uFEFF/, '')));
   if (separator === 'text') return { ...asLines(), separator };
-  const { body, aside } = bodyOf(lines);
+  const { body, aside } = bodyOf(withoutMerged(lines));
   const found = findColumns(body.map(({ line, cells }) => ({ line, cells })));
   const columns = roles ? { ...found, roles } : found;
   const rows = rowsOfCells(columns.header ? body.slice(1) : body, columns.roles);
@@ -64,7 +64,10 @@ export function readTable(text: string, roles?: readonly ColumnRole[]): ReadTabl
   if (roles) return table;
   // Columns of spaces, and commas that are only commas, may be told apart better line by line.
   const byLine = separator === 'spaces' || separator === 'comma' ? asLines() : null;
-  return byLine && complete(byLine.rows) > complete(table.rows) ? { ...byLine, separator: 'text' } : table;
+  if (!byLine) return table;
+  const better = complete(byLine.rows) - complete(table.rows);
+  // Of equals, columns of spaces go by lines: a description that was broken has lost its place among the cells.
+  return better > 0 || (better === 0 && separator === 'spaces') ? { ...byLine, separator: 'text' } : table;
 }
 
 /** Rows with everything a number needs. */
@@ -110,10 +113,16 @@ function bodyOf(lines: readonly SplitLine[]): {
     else if (lines.length < 3 || filled.length > 2 || (filled.length > 1 && !isNoise(only)))
       body.push({ ...line, folder });
     else if (isNoise(only) || isSentence(only)) set('note');
-    else if (last && body.length > 1 && (isContinuation(only) || (at > 0 && !isHeading(only)))) {
+    else if (
+      last &&
+      body.length > 1 &&
+      (isContinuation(only) || isOptionLine(only) || (at > 0 && !isHeading(only)))
+    ) {
       body[body.length - 1] = {
         ...last,
-        cells: last.cells.map((cell, i) => (i === at ? `${cell} ${only}` : cell)),
+        cells: last.cells.map((cell, i) =>
+          i === at ? `${cell}${isOptionLine(only) ? ';' : ''} ${only}` : cell,
+        ),
       };
       set('joined');
     } else if (isHeading(only)) {
@@ -123,6 +132,31 @@ function bodyOf(lines: readonly SplitLine[]): {
   }
   return { body, aside };
 }
+
+/** `0 = heater` on a line of its own: an option of the row before. */
+const isOptionLine = (text: string) => /^\(?[A-Za-z0-9]{1,4}\)?\s*[=:]\s*\S/.test(text);
+
+/** "Min. Max. Def." as one heading: its column holds as many values, parted by spaces. */
+function withoutMerged(lines: readonly SplitLine[]): readonly SplitLine[] {
+  const merged = lines.slice(0, FURTHEST_HEADING).flatMap(({ cells }, line) =>
+    cells.flatMap((cell, column) => {
+      const words = cell.trim().split(/\s+/);
+      const all =
+        words.length >= 2 && words.length <= 4 && words.every((word) => valueHeads.has(roleOfHeading(word)));
+      return all ? [{ line, column, count: words.length }] : [];
+    }),
+  )[0];
+  if (!merged) return lines;
+  const { line, column, count } = merged;
+  const width = lines[line]!.cells.length;
+  return lines.map((one, i) => {
+    const parts = (one.cells[column] ?? '').trim().split(/\s+/).filter(Boolean);
+    // What is no row of the table keeps its cells.
+    if (one.cells.length !== width || (i !== line && parts.length !== count)) return one;
+    return { ...one, cells: [...one.cells.slice(0, column), ...parts, ...one.cells.slice(column + 1)] };
+  });
+}
+const valueHeads: ReadonlySet<ColumnRole | null> = new Set(['min', 'max', 'default', 'unit']);
 
 /** A preamble is no longer than this, lines. */
 const FURTHEST_HEADING = 25;
@@ -173,7 +207,7 @@ function rowOf({ line, cells }: SplitLine, roles: readonly ColumnRole[]): TableR
     line,
     code: split?.code ?? at('code'),
     description: split?.description ?? at('description'),
-    unit: at('unit') || (range?.unit ?? ''),
+    unit: at('unit') || (range?.unit ?? '') || unitBeside(at('default')),
     min: plainValue(at('min') || (range?.min ?? '')),
     max: plainValue(at('max') || (range?.max ?? '')),
     default: plainValue(withoutUnit(at('default'))),
@@ -195,6 +229,12 @@ function splitCode(cell: string): { code: string; description: string } | null {
 }
 
 const plainValue = (text: string) => (parseNumber(plain(text)) === null ? text.trim() : plain(text));
+
+/** "35.0 °C" as a factory value says the unit. */
+function unitBeside(cell: string): string {
+  const [value = '', unit = ''] = cell.trim().split(/\s+(.*)/s);
+  return parseNumber(plain(value)) !== null && isUnit(unit) ? unit : '';
+}
 
 /** "3 min" in a column of values: the unit belongs to another column. */
 function withoutUnit(cell: string): string {
