@@ -52,7 +52,14 @@ export const controllerSuggest: Command = {
 };
 
 function rowOut({ choices, left, ...row }: DraftRow) {
-  return { ...row, choices, left };
+  return {
+    ...row,
+    choices: choices.map(({ also, means, ...choice }) => ({
+      ...choice,
+      means: also && row.setting !== null ? { [row.setting]: means, [also.setting]: also.value } : means,
+    })),
+    left,
+  };
 }
 
 function panelOf(args: Args) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { settingOf } from '@brine/core/foundation/settings';
+import { printValue, settingOf } from '@brine/core/foundation/settings';
 import type { WritingRow } from './useWriting.ts';
 
 /** What each option of a row stands for: read from the words, to be said where they tell nothing. */
@@ -37,6 +37,10 @@ function say(value: string, event: Event) {
         <option v-for="c in choices" :key="c.id" :value="c.id">{{ c.words }}</option>
       </select>
       <span v-else>{{ choice.words }}</span>
+      <span v-if="choice.also" class="text-soft"
+        >and {{ settingOf(choice.also.setting).label.toLowerCase() }}:
+        {{ printValue(settingOf(choice.also.setting), choice.also.value) }}</span
+      >
       <span v-if="choices.length > 0 && !choice.sure && choice.means !== null" class="text-[13px]"
         >by custom: check</span
       >

@@ -60,6 +60,20 @@ describe('what 0 and 1 stand for is read from the words (oracle: read by a perso
     expect(polarity('fans.whileDefrost', 'Fan: 0 = stop always, 1 = stop in drip')).toBe('0=null? 1=null?');
   });
 
+  test('one option may stand for two settings: how, and what ends it', () => {
+    const words = 'Type of defrost; 0 = heater, by temperature; 1 = heater, by time; 2 = hot gas, by time';
+    const { options } = readOptions(words, '0', '2');
+    expect(optionMeanings('defrost.method', words, options)).toMatchObject([
+      { means: 'electric', also: { setting: 'defrost.termination', value: 'temperature' } },
+      { means: 'electric', also: { setting: 'defrost.termination', value: 'time' } },
+      { means: 'hotGas', also: { setting: 'defrost.termination', value: 'time' } },
+    ]);
+    const plain = 'Type of defrost: 0 = heater, 1 = hot gas';
+    expect(optionMeanings('defrost.method', plain, readOptions(plain).options).some((o) => o.also)).toBe(
+      false,
+    );
+  });
+
   test('the one option left gets the one choice left, and is said to be unsure', () => {
     expect(polarity('defrost.termination', 'Ends: 0 = temperature, 1 = xyz')).toBe('0=temperature 1=time?');
   });

@@ -1,4 +1,4 @@
-import { settingOf, type SettingId } from '../../../foundation/settings/index.ts';
+import { settingOf, type SettingId, type SettingValue } from '../../../foundation/settings/index.ts';
 import type { BookletOption } from './readOptions.ts';
 
 /** What an option stands for, and whether its words say so or only custom does (0 no, 1 yes). */
@@ -7,6 +7,8 @@ export interface OptionMeaning {
   readonly words: string;
   readonly means: string | boolean | null;
   readonly sure: boolean;
+  /** A second setting that the option stands for as well: "heater, by time". */
+  readonly also?: { readonly setting: SettingId; readonly value: SettingValue };
 }
 
 /** Words of the choices, tried in this order; the first that fits wins. */
@@ -76,7 +78,7 @@ const yes = /^(y|yes|on|true|ja|si)$/i;
 const no = /^(n|no|off?|of|false)$/i;
 
 /** A description that asks after the stop: "fan stops with the compressor (y/n)". Yes then means stop. */
-const asksStop = /\b(stops?|stopped|stopping|stop of|off|switched off)\b/i;
+const asksStop = /\b(stops?|stopped|stopping|stop of|off|switched off|excluded|disabled|inhibited)\b/i;
 
 /**
  * What each option stands for. Words decide; "yes" to a question that asks after the stop means stop; for a yes/no setting without any words 0 is no
@@ -90,14 +92,53 @@ export function optionMeanings(
   const { kind, choices = [] } = settingOf(setting);
   if (kind === 'flag') return options.map((option) => flagMeaning(option));
   const first = options.map((option) => ({ ...option, ...choiceMeaning(option, choices, description) }));
-  return withTheLast(first, choices);
+  return withTheLast(withCompanions(setting, first), choices);
+}
+
+/** Settings whose options may say a second one, with the words that say it. */
+const companions: Readonly<
+  Partial<
+    Record<
+      SettingId,
+      {
+        readonly setting: SettingId;
+        readonly words: readonly (readonly [SettingValue, RegExp])[];
+      }
+    >
+  >
+> = {
+  'defrost.method': {
+    setting: 'defrost.termination',
+    words: [
+      ['time', /\b(by|on|for) time\b|\btimed\b|\btime[- ](ended|controlled)\b/i],
+      ['temperature', /\b(by|on|until) (a )?(temp|probe|sensor|thermost)|\btemperature\b/i],
+    ],
+  },
+  'display.unit': {
+    setting: 'display.decimal',
+    words: [
+      [false, /\b(integer|whole|without (tenths?|decimals?)|no decimals?|1 ?°?[CF]\b.*step)/i],
+      [true, /\b(tenths?|decimals?|0[.,]1)\b/i],
+    ],
+  },
+};
+
+/** The second setting of each option, where at least two of them say one. */
+function withCompanions(setting: SettingId, options: readonly OptionMeaning[]): readonly OptionMeaning[] {
+  const companion = companions[setting];
+  if (!companion) return options;
+  const read = options.map((option): OptionMeaning => {
+    const found = companion.words.find(([, words]) => words.test(option.words));
+    return found ? { ...option, also: { setting: companion.setting, value: found[0] } } : option;
+  });
+  return read.filter((option) => option.also).length >= 2 ? read : options;
 }
 
 /** A yes/no setting's option; without words that tell, 0 is no and 1 is yes by custom. */
 function flagMeaning(option: BookletOption): OptionMeaning {
   const words = option.words === '' ? option.value : option.words;
   if (yes.test(words)) return { ...option, means: true, sure: true };
-  if (no.test(words) || /\b(no|not|without|none|integer)\b|^in$/i.test(words))
+  if (no.test(words) || /\b(no|not|without|none|integer|free|unlocked|disabled|inactive)\b|^in$/i.test(words))
     return { ...option, means: false, sure: true };
   if (option.words !== '' && /\b(on|yes|with|enabled?|lock(ed)?|de(cimal)?|dE|tenths)\b/i.test(words))
     return { ...option, means: true, sure: true };
@@ -120,6 +161,9 @@ function choiceMeaning(
     return { means: says ? 'run' : 'stop', sure: true };
   }
   if (option.words === '') return { means: null, sure: false };
+  const alike = (text: string) => text.toLowerCase().replace(/[^a-z0-9]/g, '');
+  const same = choices.find((choice) => alike(choice) === alike(option.words));
+  if (same !== undefined) return { means: same, sure: true };
   const found = Object.entries(choiceWords).find(
     ([choice, pattern]) => choices.includes(choice) && pattern.test(option.words),
   )?.[0];
@@ -128,12 +172,13 @@ function choiceMeaning(
 
 /** Two options on one choice cannot both be right; one left over, with one choice left over, is taken by elimination and called unsure. */
 function withTheLast(
-  options: readonly { value: string; words: string; means: string | null; sure: boolean }[],
+  options: readonly OptionMeaning[],
   choices: readonly string[],
 ): readonly OptionMeaning[] {
-  const count = (means: string) => options.filter((o) => o.means === means).length;
+  const alike = (one: OptionMeaning) =>
+    options.filter((o) => o.means === one.means && o.also?.value === one.also?.value).length;
   const single = options.map((o) =>
-    o.means !== null && count(o.means) > 1 ? { ...o, means: null, sure: false } : o,
+    o.means !== null && alike(o) > 1 ? { ...o, means: null, sure: false } : o,
   );
   const open = single.filter((o) => o.means === null);
   const left = choices.filter((c) => !single.some((o) => o.means === c));

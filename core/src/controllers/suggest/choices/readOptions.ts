@@ -17,7 +17,12 @@ const pair =
 
 /** Reads options out of a description: "0 = runs, 1 = stops", "0 off 1 on 2 cycles", "(run / stop)", "yes/no". */
 export function readOptions(description: string, min = '', max = ''): ReadOptions {
-  const paired = [...description.matchAll(pair)].map((m) => ({ value: m[1]!, words: m[2]!.trim() }));
+  const listedBy = bySemicolons(description);
+  if (listedBy) return listedBy;
+  const paired = [...description.matchAll(pair)].map((m) => ({
+    value: m[1]!,
+    words: m[2]!.trim().replace(/[.\s]+$/, ''),
+  }));
   if (paired.length >= 2) return { options: paired, rest: without(description, pair), counted: false };
   const numbered = numberedOptions(description);
   if (numbered) return numbered;
@@ -30,6 +35,21 @@ export function readOptions(description: string, min = '', max = ''): ReadOption
     rest: paired.length === 1 ? without(description, pair) : description,
     counted: false,
   };
+}
+
+/** "0 = heater, by time; 1 = hot gas, by time": semicolons part the options, so commas belong to their words. */
+function bySemicolons(description: string): ReadOptions | null {
+  const parts = description.split(/\s*;\s*/);
+  const first = /^(.*?)[\s:,(]*(?<=^|[\s:,(])([A-Za-z]{1,4}|\d{1,2})\s*=\s*([^=]+)$/.exec(parts[0] ?? '');
+  const others = parts
+    .slice(1)
+    .map((part) => /^\(?([A-Za-z]{1,4}|\d{1,2})\)?\s*=\s*([^=]+?)[).\s]*$/.exec(part));
+  if (others.length === 0 || others.some((other) => other === null)) return null;
+  const options = [
+    ...(first ? [{ value: first[2]!, words: first[3]!.trim() }] : []),
+    ...others.map((other) => ({ value: other![1]!, words: other![2]!.trim() })),
+  ];
+  return options.length < 2 ? null : { options, rest: first ? first[1]! : parts[0]!, counted: false };
 }
 
 /** "0 electric heater, 1 hot gas, 2 by stop": numbers from 0 upwards, each followed by words. */

@@ -7,8 +7,9 @@ import {
   type Parameter,
   type RangeUnit,
 } from '../../definitions/index.ts';
-import { settingOf, type SettingValue } from '../../../foundation/settings/index.ts';
+import { settingOf, type SettingId, type SettingValue } from '../../../foundation/settings/index.ts';
 import { parseNumber } from '../../../foundation/quantities/index.ts';
+import type { OptionMeaning } from '../choices/meanings.ts';
 import type { DraftRow } from './draftRow.ts';
 
 /** Why a row cannot become a parameter as it stands. */
@@ -48,7 +49,7 @@ export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], pa
     };
     if (row.code === '') return say('expected a code');
     if (taken.has(row.code)) return say(`the code ${row.code} is there already`);
-    const encoding = encodingOf(row, follows, tenths);
+    const encoding = encodingOf(withEnds(row, rows), follows, tenths);
     if (typeof encoding === 'string') return say(encoding);
     taken.add(row.code);
     return [
@@ -56,8 +57,11 @@ export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], pa
         code: row.code,
         name: row.description || row.code,
         path: row.folder === '' ? [] : row.folder.split(/\s*[/>]\s*/),
-        ...(row.setting !== null && encoding.type !== 'reading' && { setting: row.setting }),
+        ...(row.setting !== null &&
+          encoding.type !== 'reading' &&
+          !row.choices.some((choice) => choice.also) && { setting: row.setting }),
         encoding,
+        ...noteOf(row),
       },
     ];
   });
@@ -71,6 +75,26 @@ export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], pa
     ...(panel && { panel }),
   };
   return { definition, open };
+}
+
+const noteOf = (row: DraftRow) => {
+  const note = row.problems.find((problem) => /value follows/.test(problem));
+  return note === undefined ? {} : { note };
+};
+
+/** An end of a range that follows another code can stand nowhere beyond the ends of the other rows in the same unit. */
+function withEnds(row: DraftRow, rows: readonly DraftRow[]): DraftRow {
+  if (!row.problems.some((problem) => /value follows/.test(problem))) return row;
+  const ends = rows
+    .filter((other) => other.unit === row.unit)
+    .flatMap(({ min, max }) => [parseNumber(min), parseNumber(max)])
+    .filter((end) => end !== null);
+  if (ends.length === 0) return row;
+  return {
+    ...row,
+    min: row.min || String(Math.min(...ends)),
+    max: row.max || String(Math.max(...ends)),
+  };
 }
 
 function encodingOf(row: DraftRow, follows: boolean, tenths: boolean): Encoding | string {
@@ -114,11 +138,17 @@ function choiceOf(row: DraftRow): Encoding | string {
     type: 'choice',
     options: row.choices.map((c) => ({
       value: typed(c.value),
-      ...(asks ? { means: c.means as SettingValue } : c.words !== '' && { means: c.words }),
+      ...(asks && row.setting !== null
+        ? { means: combined(row.setting, c) }
+        : c.words !== '' && { means: c.words }),
     })),
     default: typed(standard.value),
   };
 }
+
+/** What an option stands for; both settings where it says two. */
+const combined = (setting: SettingId, { means, also }: OptionMeaning) =>
+  also ? { [setting]: means as SettingValue, [also.setting]: also.value } : (means as SettingValue);
 
 /** The unit numbers stand in, and the one the booklet's range is printed in. */
 function unitOf(row: DraftRow, follows: boolean): { unit: EncodingUnit; rangeUnit?: RangeUnit } | null {

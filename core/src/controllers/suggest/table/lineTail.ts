@@ -58,17 +58,22 @@ function withMarks(line: string): string {
         ),
         (_, a: string, b: string) => mark(value(a), value(b), ''),
       )
+      // n ÷ y, LSE … HSE
+      .replace(
+        /(?<![\w.])([A-Za-z]\w{0,3})\s*(?:÷|…|\.{2,3})\s*([A-Za-z]\w{0,3})(?!\w)/g,
+        (_, a: string, b: string) => mark(a, b, ''),
+      )
       // SP+1 … 99, -40 … SP-1, LSE…HSE
       .replace(
         new RegExp(
           String.raw`(?<![\w.])(${follows})\s*(?:\.{2,3}|…|÷|~)\s*(${signedNumber})(?![\w.]*\d)`,
           'g',
         ),
-        (_, _a: string, b: string) => mark('', value(b), ''),
+        (_, a: string, b: string) => mark(a, value(b), ''),
       )
       .replace(
         new RegExp(String.raw`(?<![\w.])(${signedNumber})\s*(?:\.{2,3}|…|÷|~)\s*(${follows})(?!\w)`, 'g'),
-        (_, a: string) => mark(value(a), '', ''),
+        (_, a: string, b: string) => mark(value(a), b, ''),
       )
       // -40/99 as a range, where the second is greater
       .replace(
@@ -104,6 +109,8 @@ export function tailOf(line: string, mayBeOption: boolean): LineTail {
   let range: LineTail['range'] = null;
   let unit = '';
   let values: string[] = [];
+  /** "default 3": what stands before it is no short option any more. */
+  let led = false;
   while (at > 0) {
     const token = tokens[at - 1]!;
     const bare = token.replace(bracket, '');
@@ -117,9 +124,10 @@ export function tailOf(line: string, mayBeOption: boolean): LineTail {
     else if (/^[-–—/]$/.test(token) || bare === '') {
       // An empty cell, or a stroke between two.
     } else if (lead.test(token) && values.length > 0) {
-      // It only says what the value is.
+      led = true;
     } else if (
       mayBeOption &&
+      !led &&
       isOption(bare) &&
       values.length < (range ? 1 : 3) &&
       (tokens.length - at < 3 || values.length > 0)
