@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { columnRoles, type ColumnRole } from '@brine/core/controllers/suggest';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -28,6 +28,14 @@ const separatorWords = {
   comma: 'cells between commas',
   spaces: 'columns of spaces',
   text: 'lines of text',
+} as const;
+/** Lines of the booklet that were taken for something else than a row. */
+const aside = computed(() => props.live.table.value.aside);
+const asideWords = {
+  note: 'a note, a title or the foot of a page',
+  heading: 'names the columns',
+  group: 'names a group',
+  joined: 'belongs to the row above it',
 } as const;
 const LARGEST = 512 * 1024;
 async function chosen(event: Event) {
@@ -92,5 +100,16 @@ function setRole(index: number, event: Event) {
         </select>
       </label>
     </div>
+    <details v-if="aside.length > 0" class="mt-2 text-[14px]" data-test="aside">
+      <summary class="link py-1">
+        {{ aside.length }} {{ aside.length === 1 ? 'line is' : 'lines are' }} no row
+      </summary>
+      <ul class="mt-1 max-h-56 overflow-auto">
+        <li v-for="line in aside" :key="line.line" class="border-b border-hairline py-0.5">
+          <span class="inline-block w-12 font-mono text-soft">{{ line.line }}</span>
+          {{ line.text }} <span class="text-soft">{{ asideWords[line.as] }}</span>
+        </li>
+      </ul>
+    </details>
   </section>
 </template>
