@@ -6,6 +6,7 @@ import { condenserFans } from './condenserFans.e2e.ts';
 import { forecast } from './forecast.e2e.ts';
 import { keptEntries } from './keptEntries.e2e.ts';
 import { logAway } from './logAway.e2e.ts';
+import { ownControl } from './ownControl.e2e.ts';
 import { ownTools } from './tools.e2e.ts';
 import { trip } from './trip.e2e.ts';
 import { tuning } from './tuning.e2e.ts';
@@ -36,6 +37,7 @@ const tests = [
   practice,
   writing,
   compare,
+  ownControl,
   forecast,
   tuning,
   timerToControl,

@@ -14,8 +14,7 @@ const written = computed(() => props.live.writing.value.connections);
 type List = 'supply' | 'relays' | 'probes' | 'inputs';
 type Item<Of extends List> = NonNullable<WrittenConnections[Of]>[number];
 
-const set = <Of extends List>(of: Of, list: readonly Item<Of>[] | null) =>
-  props.live.connect({ [of]: list } as Partial<WrittenConnections>);
+const set = <Of extends List>(of: Of, list: readonly Item<Of>[] | null) => props.live.connect({ [of]: list });
 const change = <Of extends List>(of: Of, at: number, part: Partial<Item<Of>>) =>
   set(
     of,

@@ -1,4 +1,4 @@
-export { readTypedCode, type TypedCode } from './codeValue.ts';
+export { readTypedCode } from './codeValue.ts';
 export { readDefinition } from './check/checkDefinition.ts';
 export type { DefinitionFault } from './check/fault.ts';
 export { compareDefinitions, type DefinitionChange } from './compareDefinitions.ts';

@@ -2,10 +2,7 @@ export {
   connectionsOf,
   noConnections,
   type WrittenConnections,
-  type WrittenInput,
-  type WrittenProbe,
   type WrittenRelay,
-  type WrittenSupply,
 } from './draft/connections.ts';
 export { draftDefinition } from './draft/draftDefinition.ts';
 export { choicesOf, type DraftRow, draftRows } from './draft/draftRow.ts';

@@ -11,6 +11,5 @@ export {
 } from './stations.ts';
 export { answersOf, foundSheet, mechanicalMeaning, openQuestions, plateLines } from './survey.ts';
 export { type RunStep, type Trip, tripOf } from './trip.ts';
-export type { Target, ValueSource } from './targets.ts';
 export { type Variant, variantsOfJob } from './variants.ts';
 export { forTheFinder, type JobPicture, type JobWiring, type PowerLog, wiringOf } from './wiring.ts';

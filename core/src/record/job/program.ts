@@ -150,7 +150,7 @@ export function programOf(input: ProgramInput): Program {
     findings: check(inForce, unit, found?.values ?? null),
     rows,
     fixed,
-    deduced: impliedBy(input.replacement!).map((fact) => ({
+    deduced: impliedBy(input.replacement).map((fact) => ({
       ...fact,
       value: target.fixed?.[fact.setting] ?? fact.value,
     })),

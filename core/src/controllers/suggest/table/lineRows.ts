@@ -29,6 +29,9 @@ export interface Aside {
 /** The order in which a heading line names the values, where there is one. */
 type Order = readonly ('min' | 'max' | 'default')[];
 
+/** A title before the line that names the columns is no longer than this. */
+const MOST_TITLE_LINES = 3;
+
 /** An option on a line of its own below its row: `0 = off`, `1: on`, `AUTO - by itself`. */
 const optionLine = /^\(?([A-Za-z]{1,4}|\d{1,2})\)?\s*[=:–-]\s*([A-Za-z].*)$/;
 
@@ -68,11 +71,11 @@ export function rowsOfLines(lines: readonly SplitLine[]): {
       rows[rows.length - 1] = { ...rows.at(-1)!, ...part };
     };
     if (named) {
-      order = named;
-      // What stood before the table is its title, whatever its first word looks like.
-      if (rows.every((row) => row.tail.range === null && row.tail.values.length === 0))
+      // What stood before the table is its title, whatever its words look like.
+      if (order === null && rows.length <= MOST_TITLE_LINES)
         for (const { line: at, code: word, whole } of rows.splice(0))
           aside.push({ line: at, text: `${word} ${whole}`.trim(), as: 'note' });
+      order = named;
       set('heading');
       continue;
     }

@@ -21,10 +21,9 @@ const between = String.raw`(?:\.{2,3}|…|÷|~|\bto\b)`;
 
 /** A range marks its place in the line by brackets that no booklet prints. */
 const mark = (min: string, max: string, unit: string) => ` ⟦${min}|${max}⟧ ${unit.trim()} `;
+/** `+150` as 150, `.1` as 0.1. */
 const value = (text: string) =>
-  text === undefined
-    ? ''
-    : plain(text.replace(/^\+/, '').replace(/^([.,])/, '0$1')).replace(/^-([.,])/, '-0$1');
+  plain(text.replace(/^\+/, '').replace(/^([.,])/, '0$1')).replace(/^-([.,])/, '-0$1');
 
 /** Puts every way of printing a range into one. */
 function withMarks(line: string): string {
