@@ -30,7 +30,7 @@ const separatorWords = {
   text: 'lines of text',
 } as const;
 /** Lines of the booklet that were taken for something else than a row. */
-const aside = computed(() => props.live.table.value.aside);
+const aside = computed(() => [...props.live.table.value.aside].sort((a, b) => a.line - b.line));
 const asideWords = {
   note: 'a note, a title or the foot of a page',
   heading: 'names the columns',

@@ -58,7 +58,7 @@ const coilRows: readonly SettingId[] = [
   'fans.restartCoilTemperature',
   'probes.coilOffset',
 ];
-const boxRows: readonly SettingId[] = [...defrostRows, 'compressor.minOffTime', 'compressor.powerOnDelay'];
+const boxRows: readonly SettingId[] = ['compressor.minOffTime', 'compressor.powerOnDelay', ...defrostRows];
 const stageRows: readonly SettingId[] = ['stage2.setpoint', 'stage2.offset', 'stage2.differential'];
 
 /**
@@ -78,7 +78,7 @@ const rules: readonly Rule[] = [
     ask: true,
     when: (k) =>
       k.has('regulation.setpoint') && k.has('regulation.differential')
-        ? 'no code says where the differential lies; most controls cool down to the set point and start again a differential above it. Try it on the display'
+        ? 'No code says where the differential lies; most controls cool down to the set point and start again a differential above it. Try it on the display'
         : null,
   },
   {
@@ -126,14 +126,14 @@ const rules: readonly Rule[] = [
     value: 'electric',
     ask: true,
     when: (k) =>
-      k.drives('defrost') ? 'a relay drives the defrost; with a hot-gas valve on it, change this' : null,
+      k.drives('defrost') ? 'A relay drives the defrost; with a hot-gas valve on it, change this' : null,
   },
   {
     setting: 'defrost.method',
     value: 'offCycle',
     when: (k) =>
       k.relaysStated && k.has(...defrostRows)
-        ? 'it counts defrosts, and no relay drives a heater or a valve'
+        ? 'It counts defrosts, and no relay drives a heater or a valve'
         : null,
   },
   {
@@ -159,14 +159,14 @@ const rules: readonly Rule[] = [
     setting: 'defrost.method',
     value: 'none',
     when: (k) =>
-      k.has('regulation.setpoint') && !k.has(...defrostRows) ? 'no code has to do with a defrost' : null,
+      k.has('regulation.setpoint') && !k.has(...defrostRows) ? 'No code has to do with a defrost' : null,
   },
   {
     setting: 'probes.coilPresent',
     value: true,
     when: (k) =>
       k.coilProbe
-        ? 'it has an input for a coil probe'
+        ? 'It has an input for a coil probe'
         : k.has(...coilRows)
           ? `${k.row(...coilRows)} goes by the coil's temperature`
           : null,
@@ -174,14 +174,14 @@ const rules: readonly Rule[] = [
   {
     setting: 'probes.coilPresent',
     value: false,
-    when: (k) => (k.has('regulation.setpoint') ? 'no code goes by a coil probe' : null),
+    when: (k) => (k.has('regulation.setpoint') ? 'No code goes by a coil probe' : null),
   },
   {
     setting: 'fans.control',
     value: 'controlled',
     when: (k) =>
       k.drives('fan')
-        ? 'a relay drives the fan'
+        ? 'A relay drives the fan'
         : k.has(...fanRows)
           ? `${k.row(...fanRows)} switches the fan`
           : null,
@@ -189,14 +189,14 @@ const rules: readonly Rule[] = [
   {
     setting: 'fans.control',
     value: 'always',
-    when: (k) => (k.has('regulation.setpoint') ? 'no code and no relay has to do with the fan' : null),
+    when: (k) => (k.has('regulation.setpoint') ? 'No code and no relay has to do with the fan' : null),
   },
   {
     setting: 'fans.whileDefrost',
     value: 'run',
     when: (k) =>
       k.relaysStated && !k.drives('defrost') && k.has(...defrostRows) && k.has(...fanRows)
-        ? 'no relay drives a heater or a valve: the air of the box clears the coil, and the fan moves it'
+        ? 'No relay drives a heater or a valve: the air of the box clears the coil, and the fan moves it'
         : null,
   },
   {
@@ -204,7 +204,7 @@ const rules: readonly Rule[] = [
     value: 'stop',
     when: (k) =>
       k.has(...fanRows) && k.has('defrost.endTemperature')
-        ? 'no code says what the fan does in a defrost that a coil temperature ends; it stops on nearly every control'
+        ? 'No code says what the fan does in a defrost that a coil temperature ends; it stops on nearly every control'
         : null,
   },
   {
@@ -227,7 +227,7 @@ const rules: readonly Rule[] = [
     setting: 'alarms.reference',
     value: 'none',
     when: (k) =>
-      k.has('regulation.setpoint') ? 'no code gives a temperature limit: it raises no such alarm' : null,
+      k.has('regulation.setpoint') ? 'No code gives a temperature limit: it raises no such alarm' : null,
   },
   {
     setting: 'stage2.function',
