@@ -14,7 +14,7 @@ const line = {
 
 test('empty: says what to do first', async () => {
   const page = await mountPage(ControlsPage, { answers: { 'GET /api/controllers': { controllers: [] } } });
-  expect(page.text()).toContain('No controllers yet');
+  expect(page.text()).toContain('No controller is in the library yet');
   expect(page.text()).toContain('Add a controller');
 });
 

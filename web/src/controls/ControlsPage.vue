@@ -6,6 +6,7 @@ import type { ApiError } from '../shared/api/client.ts';
 import { request } from '../shared/api/client.ts';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import FamilyList from '../shared/job/FamilyList.vue';
+import NoControllers from '../shared/job/NoControllers.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
 import { writtenHere } from '../shared/job/writtenHere.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
@@ -20,7 +21,7 @@ import VersionCompare from './VersionCompare.vue';
 const props = defineProps<{ hash?: string }>();
 const session = useSession();
 const router = useRouter();
-const { controllers, problem, reload } = useControllers();
+const { controllers, problem, isEmpty, reload } = useControllers();
 const chooser = ref<HTMLInputElement | null>(null);
 const refused = ref<{ message: string; faults: readonly { field: string; message: string }[] } | null>(null);
 const chosen = computed(() => props.hash || controllers.value[0]?.hash);
@@ -96,10 +97,7 @@ async function importFile(event: Event) {
       </div>
       <FamilyList :controllers="controllers" :chosen="chosen" page="/controls" full />
       <FormProblem class="mt-3" :message="problem" />
-      <p v-if="controllers.length === 0 && !problem" class="mt-3">
-        No controllers yet. Import a <code class="font-mono">*.controller.json</code>; `docs/formats`
-        describes it.
-      </p>
+      <NoControllers v-if="isEmpty" class="mt-3" />
       <div
         v-if="refused"
         role="alert"

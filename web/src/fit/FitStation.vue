@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { RouterLink } from 'vue-router';
+import NoControllers from '../shared/job/NoControllers.vue';
+import { useControllers } from '../shared/job/useControllers.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useNarrow } from '../shared/ui/useNarrow.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
@@ -11,6 +13,7 @@ import { useFit } from './useFit.ts';
 
 const job = useJob();
 const { rows, loading, problem } = useFit();
+const { isEmpty } = useControllers();
 const picked = ref<string | null>(null);
 const narrow = useNarrow();
 const detail = ref<InstanceType<typeof FitDetail> | null>(null);
@@ -55,6 +58,7 @@ useJumpTargets(() =>
           >{{ rows.length }} in the library: {{ fitting }} fit, {{ bridged }} with something between</span
         >
       </div>
+      <NoControllers v-if="isEmpty" class="mt-2" />
       <p v-if="loading" class="hint mt-2" role="status">Comparing the library …</p>
       <p v-if="problem" class="problem mt-2" role="alert">{{ problem }}</p>
       <FitTable

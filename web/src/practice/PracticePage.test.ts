@@ -26,6 +26,8 @@ test('empty: without a controller there is no panel', async () => {
   const page = await mountPage(PracticePage, { answers: { 'GET /api/controllers': { controllers: [] } } });
   expect(page.find('[data-test="panel"]').exists()).toBe(false);
   expect(page.text()).toContain('Practice');
+  expect(page.get('[data-test="no-controllers"] a').attributes('href')).toBe('/controls/write');
+  expect(page.text()).not.toContain('Loading');
 });
 
 test('usual: the panel of the chosen family, with its keys', async () => {

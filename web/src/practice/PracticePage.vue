@@ -3,12 +3,13 @@ import { computed } from 'vue';
 import { machineOf } from '@brine/core/controllers/panel';
 import { definitionByHash } from '../shared/job/definitions.ts';
 import FamilyList from '../shared/job/FamilyList.vue';
+import NoControllers from '../shared/job/NoControllers.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import PracticeBench from '../shared/bench/PracticeBench.vue';
 
 const props = defineProps<{ hash?: string }>();
-const { controllers, problem } = useControllers();
+const { controllers, problem, isEmpty } = useControllers();
 const chosen = computed(() => props.hash || controllers.value[0]?.hash);
 const definition = computed(() => definitionByHash(chosen.value));
 const machine = computed(() => (definition.value ? machineOf(definition.value) : null));
@@ -29,7 +30,8 @@ const machine = computed(() => (definition.value ? machineOf(definition.value) :
       <p v-else-if="definition">
         The definition of {{ definition.family }} says nothing of its keys: it cannot be practised.
       </p>
-      <p v-else class="text-soft">Loading the panel …</p>
+      <NoControllers v-else-if="isEmpty" />
+      <p v-else-if="!problem" class="text-soft">Loading the panel …</p>
     </section>
   </div>
 </template>

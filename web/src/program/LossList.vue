@@ -18,7 +18,7 @@ const others = computed(() => props.losses.filter((l) => !l.grave));
         class="border-l-4 border-alarm bg-alarm-wash px-3 py-2.5 text-[17px]"
         data-test="grave-loss"
       >
-        <strong class="font-semibold">✗ {{ l.label }} protects compressor or product, and is lost:</strong>
+        <strong class="font-semibold">✗ “{{ l.label }}” protects compressor or product, and is lost:</strong>
         {{ l.reason }} <span class="text-[14px] text-soft">({{ of[l.of] }})</span>
       </li>
     </ul>

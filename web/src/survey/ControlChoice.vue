@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import NoControllers from '../shared/job/NoControllers.vue';
 import { useControllers } from '../shared/job/useControllers.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -7,7 +8,7 @@ import { useSession } from '../shared/session/sessionStore.ts';
 const props = defineProps<{ role: 'old' | 'new' }>();
 const job = useJob();
 const session = useSession();
-const { controllers, problem } = useControllers();
+const { controllers, problem, isEmpty } = useControllers();
 const pin = computed(() => (props.role === 'old' ? job.oldPin.value : job.newPin.value));
 const choices = computed(() => controllers.value.filter((c) => c.newest || c.hash === pin.value?.hash));
 const chosen = computed(() => controllers.value.find((c) => c.hash === pin.value?.hash));
@@ -38,6 +39,7 @@ function choose(event: Event) {
       <option v-for="c in choices" :key="c.hash" :value="c.hash">{{ c.family }} {{ c.version }}</option>
     </select>
     <p v-if="chosen" class="hint">{{ chosen.summary }}</p>
+    <NoControllers v-if="isEmpty && role === 'new'" class="text-[14px]" />
     <p v-if="problem" class="problem">{{ problem }}</p>
   </div>
 </template>
