@@ -57,7 +57,12 @@ export function rowsOfLines(lines: readonly SplitLine[]): {
     aside.push({ line, text, as: 'note' });
     return false;
   });
-  const coded = codesAreUsed(kept.map(({ text }) => text));
+  const codes = codesOf(kept.map(({ text }) => text));
+  /** A number begins no row where the other codes are none. */
+  const codeOf = (text: string) => {
+    const code = codes.used ? codeAt(text) : '';
+    return !codes.numbers && /^\d+$/.test(code) ? '' : code;
+  };
   let order: Order | null = null;
   let folder = '';
   const rows: Working[] = [];
@@ -79,15 +84,23 @@ export function rowsOfLines(lines: readonly SplitLine[]): {
       set('heading');
       continue;
     }
-    const code = coded ? codeAt(text) : '';
-    const rest = flat(
-      code === ''
-        ? text
-        : text
-            .trim()
-            .slice(code.length)
-            .replace(/^[\s:.)–-]+/, ''),
+    const begins = codeOf(text);
+    const after = flat(
+      text
+        .trim()
+        .slice(begins.length)
+        .replace(/^[\s:.)–-]+/, ''),
     );
+    const waiting = rows.at(-1)?.tail;
+    // "NC 0 1 0" below "alarm input NO or": a row has words of its own.
+    const isRest =
+      begins !== '' &&
+      waiting !== undefined &&
+      waiting.range === null &&
+      waiting.values.length === 0 &&
+      tailOf(after, true).words === '';
+    const code = isRest ? '' : begins;
+    const rest = code === '' ? flat(text) : after;
     const tail = tailOf(rest, code !== '');
     const last = rows.at(-1);
     const hasTail = tail.range !== null || tail.values.length > 0;
@@ -142,14 +155,24 @@ function orderOfHeading(text: string): Order | null {
   );
 }
 
-/** True where there are about as many lines that begin with what looks like a code as lines that end in values. */
-function codesAreUsed(texts: readonly string[]): boolean {
+/** How the lines begin: with codes at all, and whether those are mere numbers. */
+interface Codes {
+  readonly used: boolean;
+  readonly numbers: boolean;
+}
+
+/** Codes are used where there are about as many lines that begin with what looks like one as lines that end in values. */
+function codesOf(texts: readonly string[]): Codes {
   const valued = texts.filter((text) => {
     const tail = tailOf(text, false);
     return tail.range !== null || tail.values.length >= 2;
   });
-  const coded = texts.filter((text) => codeAt(text) !== '');
-  return valued.length > 0 && coded.length >= valued.length * 0.5;
+  const coded = texts.map(codeAt).filter((code) => code !== '');
+  const numbers = coded.filter((code) => /^\d+$/.test(code)).length;
+  return {
+    used: valued.length > 0 && coded.length >= valued.length * 0.5,
+    numbers: numbers >= coded.length * 0.5,
+  };
 }
 
 /** The code a line begins with; empty where its first word is one of a description. */
@@ -158,11 +181,14 @@ function codeAt(text: string): string {
   // "1 = on" goes on with the options of the row before.
   if (!isCode(first) || rest === '' || rest.startsWith('=')) return '';
   if (/\d/.test(first)) return /^\d+$/.test(first) && !/[A-Za-z]/.test(rest) ? '' : first;
-  const odd =
-    /^[A-Z]{2,5}$/.test(first) || /[a-z][A-Z]/.test(first) || first.length <= 2 || gap.includes(':');
-  if (odd && !/^(a|an|of|in|on|at|to|if|no|by|or|is)$/i.test(first)) return first;
   // A word of the trade begins a description, unless the description begins anew after it.
   const isWord = conceptsOf(first).named.size > 0;
+  const odd =
+    /^[A-Z]{2,5}$/.test(first) ||
+    /[a-z][A-Z]/.test(first) ||
+    first.length <= 2 ||
+    (gap.includes(':') && !isWord);
+  if (odd && !/^(a|an|of|in|on|at|to|if|no|by|or|is)$/i.test(first)) return first;
   return first.length <= 5 && (!isWord || /^[A-Z]/.test(rest)) && (/\s{2,}/.test(gap) || /^[A-Z]/.test(rest))
     ? first
     : '';

@@ -97,6 +97,7 @@ function bodyOf(lines: readonly SplitLine[]): {
   const most = Math.max(0, ...lines.slice(0, FURTHEST_HEADING).map(names));
   const heading = most >= 3 ? lines.findIndex((line) => names(line) === most) : -1;
   const title = heading < 0 ? null : lines[heading]!.cells.join('|');
+  const wordy = wordiest(lines);
   const body: GroupedLine[] = [];
   const aside: Aside[] = lines
     .slice(0, Math.max(0, heading))
@@ -107,7 +108,8 @@ function bodyOf(lines: readonly SplitLine[]): {
     const [only = ''] = filled.map(withoutBold);
     const set = (as: Aside['as']) => void aside.push({ line: line.line, text: filled.join(' '), as });
     const last = body.at(-1);
-    const at = line.cells.findIndex((cell) => cell !== '');
+    // Where columns are parted by spaces alone, the place of a broken description is lost: it is the column of words.
+    const at = line.cells.length === 1 ? wordy : line.cells.findIndex((cell) => cell !== '');
     // Printed again on the next page.
     if (last && title !== null && line.cells.join('|') === title) set('heading');
     else if (lines.length < 3 || filled.length > 2 || (filled.length > 1 && !isNoise(only)))
@@ -157,6 +159,16 @@ function withoutMerged(lines: readonly SplitLine[]): readonly SplitLine[] {
   });
 }
 const valueHeads: ReadonlySet<ColumnRole | null> = new Set(['min', 'max', 'default', 'unit']);
+
+/** The column with the longest cells. */
+function wordiest(lines: readonly SplitLine[]): number {
+  const whole = lines.filter(({ cells }) => cells.length > 2);
+  const width = Math.max(0, ...whole.map(({ cells }) => cells.length));
+  const lengths = Array.from({ length: width }, (_, i) =>
+    whole.reduce((sum, { cells }) => sum + (cells[i]?.length ?? 0), 0),
+  );
+  return Math.max(0, lengths.indexOf(Math.max(...lengths)));
+}
 
 /** A preamble is no longer than this, lines. */
 const FURTHEST_HEADING = 25;
