@@ -96,6 +96,10 @@ async function writeDown(page: Page, base: string): Promise<void> {
   await click(page, '[data-implied="regulation.differentialPlacement"] button');
   await page.waitForFunction(() => !document.querySelector('[data-implied] button'));
 
+  await click(page, `${section('alarm-codes')} ${byTest('add-line')}`);
+  await fill(page, byTest('alarm-code'), 'dE1');
+  await fill(page, byTest('alarm-means'), 'Air probe open or short');
+
   await step(page, 'Try');
   await fill(page, byTest('family-name'), 'Dorry 4');
   await click(page, byTest('save-definition'));

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Implied } from '@brine/core/controllers/builtIn';
 import { settingOf, type SettingId, type SettingValue } from '@brine/core/foundation/settings';
+import AlarmCodes from './AlarmCodes.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import type { LiveWriting } from './useWriting.ts';
 
@@ -91,5 +92,6 @@ const confirm = (facts: readonly Implied[]) =>
         </li>
       </ul>
     </template>
+    <AlarmCodes class="mt-8" :live="live" />
   </div>
 </template>

@@ -92,3 +92,61 @@ test.each([
   ['  Åland & Sons 2.0 ', 'land-sons-2-0'],
   ['***', 'control'],
 ])('an id from %j', (name, id) => expect(idOf(name)).toBe(id));
+
+describe('what stands beside the table', () => {
+  const table =
+    'Code;Meaning;Min;Max;Default;Unit\nSP;Set point;-40;10;-20;°C\ndi;Interval between defrosts;1;48;6;h\ndE;Defrost end temperature;0;30;12;°C\n';
+
+  test('nothing that nobody stated is in the definition', () => {
+    live.change({ text: table, family: 'Own' });
+    const { relays, probes, supply, inputs, alarmCodes } = live.definition.value;
+    expect([relays, probes, supply, inputs, alarmCodes]).toEqual(Array(5).fill(undefined));
+  });
+
+  test('a deduced fact is only implied until it is confirmed; then it is built in, with its reason', () => {
+    live.change({ text: table, family: 'Own' });
+    expect(live.definition.value.implied).toMatchObject({ 'defrost.initiation': 'interval' });
+    live.sayBuiltIn({ 'defrost.initiation': 'coolingTime' });
+    const { fixed, fixedReasons, implied } = live.definition.value;
+    expect(fixed).toMatchObject({ 'defrost.initiation': 'coolingTime' });
+    expect(fixedReasons!['defrost.initiation']).toContain('di, Interval between defrosts');
+    expect(implied).not.toHaveProperty('defrost.initiation');
+    live.sayBuiltIn({ 'defrost.initiation': null });
+    expect(live.definition.value.fixed).not.toHaveProperty('defrost.initiation');
+  });
+
+  test('connections change what is deduced: without a relay for it nothing heats the coil', () => {
+    live.change({ text: table, family: 'Own' });
+    const method = () => live.implied.value.find((i) => i.setting === 'defrost.method')!.value;
+    expect(method()).toBe('electric');
+    live.connect({
+      relays: [
+        {
+          drives: 'compressor',
+          common: '1',
+          normallyOpen: '2',
+          normallyClosed: '',
+          resistiveAmps: '10',
+          motorFullLoadAmps: '',
+          motorLockedRotorAmps: '',
+          fedInside: 'no',
+        },
+      ],
+    });
+    expect(method()).toBe('offCycle');
+    expect(live.faults.value).toEqual([]);
+  });
+
+  test('alarm codes with what to look at first; a wrong rating is told', () => {
+    live.change({
+      text: table,
+      family: 'Own',
+      alarms: [{ code: ' E1 ', means: 'Air probe', severity: 'check', checks: 'lead; plug ; ' }],
+    });
+    expect(live.definition.value.alarmCodes).toEqual([
+      { code: 'E1', means: 'Air probe', severity: 'check', firstChecks: ['lead', 'plug'] },
+    ]);
+    live.connect({ supply: [{ volts: 'mains', kind: 'ac', terminals: ['', ''] }] });
+    expect(live.connections.value.problems).toEqual([expect.stringContaining('expected volts')]);
+  });
+});

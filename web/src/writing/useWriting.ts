@@ -23,6 +23,15 @@ import {
 import { request } from '../shared/api/client.ts';
 import { writtenHere } from '../shared/job/writtenHere.ts';
 
+/** An alarm code as it is typed. */
+export interface WrittenAlarm {
+  readonly code: string;
+  readonly means: string;
+  readonly severity: 'check' | 'shutdown';
+  /** What to look at first, parted by semicolons. */
+  readonly checks: string;
+}
+
 /** What somebody has written down and decided so far. Kept in this browser, and inside the definition once it is saved. */
 export interface Writing {
   readonly text: string;
@@ -38,6 +47,8 @@ export interface Writing {
   readonly answers: Partial<PanelAnswers>;
   /** The back of the control: supply, relays, probes, inputs; what nobody said is null. */
   readonly connections: WrittenConnections;
+  /** What its display shows when something is wrong; null where nobody read that yet. */
+  readonly alarms: readonly WrittenAlarm[] | null;
   /** Facts that no code says, by setting: what somebody confirmed or chose, null where it is not stated. Those not here stand as deduced. */
   readonly builtIn: Readonly<Partial<Record<SettingId, SettingValue | null>>>;
 }
@@ -62,6 +73,7 @@ const blank: Writing = {
   pattern: panelPatterns[0]!.id,
   answers: {},
   connections: noConnections,
+  alarms: null,
   builtIn: {},
 };
 const KEY = 'brine-writing';
@@ -118,9 +130,21 @@ export function useWriting() {
     return draftDefinition(names, used.value, panelFrom(pattern.value, writing.value.answers));
   });
   const connections = computed(() => connectionsOf(writing.value.connections));
+  const alarmCodes = computed(() =>
+    writing.value.alarms?.map(({ code, means, severity, checks }) => ({
+      code: code.trim(),
+      means: means.trim(),
+      severity,
+      firstChecks: checks
+        .split(';')
+        .map((check) => check.trim())
+        .filter((check) => check !== ''),
+    })),
+  );
   const connected = computed<ControllerDefinition>(() => ({
     ...draft.value.definition,
     ...connections.value.parts,
+    ...(alarmCodes.value && { alarmCodes: alarmCodes.value }),
   }));
   /** What its codes and connections imply; what was decided on it stands in `writing.builtIn`. */
   const implied = computed<readonly Implied[]>(() => impliedBy(connected.value));

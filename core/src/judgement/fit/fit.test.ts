@@ -30,6 +30,34 @@ const one = (fields: object, id: string, change: object = {}) =>
   fitted(fields, [{ ...family(id), ...change } as ControllerDefinition])[0]!;
 const bridges = (f: ReturnType<typeof one>) => f.gaps.map((g) => g.bridge?.kind ?? 'cannot');
 
+describe('a control that somebody wrote down', () => {
+  const { supply: _s, relays: _r, probes: _p, fixed: _f, ...bare } = family('marl-4');
+
+  test('what was not stated is asked, never taken for missing', () => {
+    const found = fitted({}, [bare])[0]!;
+    expect(found.verdict).toBe('bridged');
+    expect(found.gaps.filter((gap) => gap.bridge?.kind === 'ask').map((gap) => gap.need)).toEqual([
+      'supply',
+      'relays',
+      'probes',
+    ]);
+    expect(found.gaps.every((gap) => gap.lacks.startsWith('not stated') || gap.bridge !== null)).toBe(true);
+  });
+
+  test('what it is said to lack it lacks', () => {
+    const none = fitted({}, [{ ...bare, relays: [], probes: [] }])[0]!;
+    expect(none.verdict).toBe('cannot');
+    expect(none.gaps.map((gap) => gap.lacks)).toContain('has no relay for compressor');
+  });
+
+  test('what its codes imply counts as built in: the unit’s defrost is not lost', () => {
+    const { supply, relays, probes } = family('marl-4');
+    const own = fitted({}, [{ ...bare, supply, relays, probes } as ControllerDefinition])[0]!;
+    expect(own.lost.map((l) => l.setting)).not.toContain('defrost.initiation');
+    expect(own.lost.map((l) => l.setting)).not.toContain('defrost.method');
+  });
+});
+
 describe('ranking', () => {
   test('is complete, numbered from 1, and puts what cannot be done last', () => {
     const all = fitted({});
