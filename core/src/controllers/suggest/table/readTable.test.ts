@@ -169,3 +169,8 @@ test('the roles of columns can be said by hand', () => {
   const { rows } = readTable(text, ['description', 'left', 'code']);
   expect(rows[0]).toMatchObject({ code: 'z', description: 'x', left: ['y'] });
 });
+
+test('a page of blanks between two words reads as a gap does (it once took a minute)', () => {
+  const withBlanks = (blanks: number) => readTable(`SP${' '.repeat(blanks)}Set point 0 9 5`);
+  expect(withBlanks(400_000)).toEqual(withBlanks(70));
+});

@@ -34,7 +34,9 @@ export interface ReadTable {
  * Reads a pasted parameter table: CSV, TSV, columns of spaces, or lines of text. Nothing is dropped: a line with merged or missing cells
  * stands in the result with a sentence of what is wrong. `roles` overrides what was found of the columns.
  */
-export function readTable(text: string, roles?: readonly ColumnRole[]): ReadTable {
+export function readTable(pasted: string, roles?: readonly ColumnRole[]): ReadTable {
+  // Columns are never so far apart; a page of blanks must not cost a minute.
+  const text = pasted.replace(/[^\S\r\n\t]{60,}/g, ' '.repeat(60));
   const { separator, lines } = splitLines(text);
   if (lines.length === 0)
     return empty(separator, 'Nothing to read: expected a parameter table, one parameter a line');
