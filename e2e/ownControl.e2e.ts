@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { allSaved, byTest, choose, click, clickText, fill, seeText, signIn, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
-import { answerFreezer, openJobOn, PASSWORD } from './support/steps.ts';
+import { answerFreezer, openJobOn, PASSWORD, pasteTable, writerStep } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** A booklet unlike any family of the demo: no row says what is counted to a defrost, nor what ends it. */
@@ -37,26 +37,17 @@ do52 Keypad lock: 0 = no; 1 = yes 0 1 0
                                                Page 2 of 4
 `;
 
-const step = (page: Page, name: string) => clickText(page, '[aria-label="Step"] [role="radio"]', name);
 const section = (name: string) => byTest(`connect-${name}`);
 
 /** Writes the controller down, from the pasted booklet to the library. */
 async function writeDown(page: Page, base: string): Promise<void> {
   await page.goto(`${base}/controls/write`, { waitUntil: 'networkidle0' });
-  await page.waitForSelector(byTest('paste'));
-  await page.$eval(
-    byTest('paste'),
-    (node, pasted) => {
-      (node as HTMLTextAreaElement).value = pasted;
-      node.dispatchEvent(new InputEvent('input', { bubbles: true }));
-    },
-    booklet,
-  );
+  await pasteTable(page, booklet);
   await seeText(page, '18 rows');
   expectHolds(await textOf(page, byTest('row-count')), '18 have a meaning', 'the booklet');
   expectHolds(await textOf(page, byTest('aside')), 'lines are no row', 'what is no row is told');
 
-  await step(page, 'Connections');
+  await writerStep(page, 'Connections');
   await click(page, `${section('supply')} ${byTest('add-line')}`);
   await fill(page, byTest('supply-volts'), '208-240');
   for (const [at, duty] of ['Compressor', 'Defrost', 'Evaporator fan'].entries()) {
@@ -84,7 +75,7 @@ async function writeDown(page: Page, base: string): Promise<void> {
   }
 
   // What no row says is proposed with its reason, and confirmed.
-  await step(page, 'Built in');
+  await writerStep(page, 'Built in');
   await page.waitForSelector('[data-implied="defrost.initiation"]');
   expectHolds(
     await textOf(page, '[data-implied="defrost.initiation"]'),
@@ -100,7 +91,7 @@ async function writeDown(page: Page, base: string): Promise<void> {
   await fill(page, byTest('alarm-code'), 'dE1');
   await fill(page, byTest('alarm-means'), 'Air probe open or short');
 
-  await step(page, 'Try');
+  await writerStep(page, 'Try');
   await fill(page, byTest('family-name'), 'Dorry 4');
   await click(page, byTest('save-definition'));
   await page.waitForFunction(() => /^\/controls\/[0-9a-f]{64}$/.test(location.pathname));

@@ -6,7 +6,7 @@ import { byTest, click, demoJob, fill, signIn } from './support/acts.ts';
 import { launch, newPage } from './support/browser.ts';
 import { pdfPicture } from './support/pdfPicture.ts';
 import { startServer } from './support/server.ts';
-import { PASSWORD } from './support/steps.ts';
+import { PASSWORD, pasteTable } from './support/steps.ts';
 
 /** One picture of each main view, from the demo data. The folder may be given; the default is the one the README links to. */
 const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));
@@ -89,12 +89,8 @@ try {
   await desk.$eval(byTest('frost-grid'), (node) => node.scrollIntoView({ block: 'start' }));
   await shoot(desk, 'tools-frost');
   await desk.goto(`${server.base}/controls/write`, { waitUntil: 'networkidle0' });
-  await desk.$eval(
-    byTest('paste'),
-    (node, text) => {
-      (node as HTMLTextAreaElement).value = text;
-      node.dispatchEvent(new InputEvent('input', { bubbles: true }));
-    },
+  await pasteTable(
+    desk,
     readFileSync(new URL('../docs/formats/examples/peat-6.table.tsv', import.meta.url), 'utf8'),
   );
   await desk.$eval(byTest('rows'), (node) => node.scrollIntoView());

@@ -12,7 +12,7 @@ import {
 import { byTest, choose, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
-import { PASSWORD } from './support/steps.ts';
+import { PASSWORD, pasteTable, writerStep } from './support/steps.ts';
 import { drillGoal, strikeAll } from './support/strike.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
@@ -28,22 +28,6 @@ const draft = draftDefinition(
   draftRows(readTable(booklet).rows),
   panel,
 ).definition;
-
-async function pasteTable(page: Page, text: string): Promise<void> {
-  await page.waitForSelector(byTest('paste'));
-  await page.$eval(
-    byTest('paste'),
-    (node, pasted) => {
-      (node as HTMLTextAreaElement).value = pasted;
-      node.dispatchEvent(new InputEvent('input', { bubbles: true }));
-    },
-    text,
-  );
-}
-
-async function goTo(page: Page, step: string): Promise<void> {
-  await clickText(page, '[aria-label="Step"] [role="radio"]', step);
-}
 
 const textOf = (page: Page, test: string) =>
   page.$eval(byTest(test), (node) => (node as HTMLElement).innerText.replace(/\s+/g, ' '));
@@ -80,10 +64,10 @@ export const writing: EndToEndTest = {
       await pasteTable(page, broken);
       await seeText(page, '60 rows');
       expectHolds(await textOf(page, 'row-count'), '2 to be put right', 'the broken rows');
-      await goTo(page, 'Try');
+      await writerStep(page, 'Try');
       await fill(page, byTest('family-name'), 'Peat 6');
       expectHolds(await textOf(page, 'in-the-way'), 'H20: expected a range', 'what is in the way of saving');
-      await goTo(page, 'Table');
+      await writerStep(page, 'Table');
       await page.waitForSelector('[data-row="H20"] [data-test="mend"]');
       for (const [label, value] of [
         ['Least', '0'],
@@ -108,14 +92,14 @@ export const writing: EndToEndTest = {
       expectHolds(await textOf(page, 'row-count'), '3 no common meaning', 'the rest');
       await choose(page, '[data-row="F20"] select', 'Free key');
       await choose(page, '[data-row="F20"] select', 'no common meaning');
-      await goTo(page, 'Keys');
+      await writerStep(page, 'Keys');
       await click(page, 'input[value="chordList"]');
       await fill(page, byTest('answer-code'), '19');
       await fill(page, byTest('answer-holdSeconds'), '3');
       await seeText(page, 'Count up to 19');
 
       // Tried at once on the practice panel: five values set with its keys.
-      await goTo(page, 'Try');
+      await writerStep(page, 'Try');
       await page.waitForSelector(byTest('panel-face'));
       await click(page, byTest('drill-setValues'));
       await page.waitForSelector(`${byTest('drill-goal')} tr`);
@@ -156,7 +140,7 @@ export const writing: EndToEndTest = {
       await page.waitForSelector('[data-row="E36"]');
       await clickText(page, '[data-row="E36"] button', 'edit');
       await fill(page, '[data-row="E36"] input[aria-label^="Factory"]', '4');
-      await goTo(page, 'Try');
+      await writerStep(page, 'Try');
       expectSame(
         await page.$eval(byTest('family-version'), (node) => (node as HTMLInputElement).value),
         '2',

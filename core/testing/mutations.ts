@@ -4,14 +4,15 @@ type Random = () => number;
 
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 
-const nested = (levels: number): unknown => {
+/** So many lists and objects in one another. */
+export const nested = (levels: number): unknown => {
   let value: unknown = 1;
   for (let i = 0; i < levels; i += 1) value = i % 2 === 0 ? { a: value } : [value];
   return value;
 };
 
 /** Values that stand where others belong. */
-const odd: readonly (() => unknown)[] = [
+export const odd: readonly (() => unknown)[] = [
   () => null,
   () => 0,
   () => -1,

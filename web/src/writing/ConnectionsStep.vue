@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { menuSensors } from '@brine/core/foundation/probes';
-import { probeRoleNames, type ProbeRole } from '@brine/core/foundation/unit';
+import { probeRoleNames, probeRoles } from '@brine/core/foundation/unit';
+import { controlOutputs } from '@brine/core/controllers/definitions';
 import type { WrittenConnections } from '@brine/core/controllers/suggest';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import ConnectionLines from './ConnectionLines.vue';
 import RelayLine from './RelayLine.vue';
+import TerminalPair from './TerminalPair.vue';
 import type { LiveWriting } from './useWriting.ts';
 
 /** The back of the control as its booklet shows it. Everything may stay not stated: it is asked where it is needed. */
@@ -21,26 +23,13 @@ const change = <Of extends List>(of: Of, at: number, part: Partial<Item<Of>>) =>
     (written.value[of] as readonly Item<Of>[]).map((item, i) => (i === at ? { ...item, ...part } : item)),
   );
 const value = (event: Event) => (event.target as HTMLInputElement).value;
-const terminal = (pair: readonly [string, string], at: 0 | 1, event: Event): [string, string] =>
-  at === 0 ? [value(event), pair[1]] : [pair[0], value(event)];
 
-const duties = ['compressor', 'defrost', 'fan', 'stage2', 'alarm', 'condenserFan'];
 /** The duty that a further relay most likely has. */
 const nextDuty = computed(
-  () => duties.find((d) => !(written.value.relays ?? []).some((r) => r.drives === d)) ?? 'alarm',
+  () => controlOutputs.find((d) => !(written.value.relays ?? []).some((r) => r.drives === d)) ?? 'alarm',
 );
-const roles: readonly ProbeRole[] = [
-  'air',
-  'coil',
-  'secondCoil',
-  'product',
-  'liquid',
-  'outdoor',
-  'supply',
-  'return',
-];
 const nextRole = computed(
-  () => roles.find((r) => !(written.value.probes ?? []).some((p) => p.role === r)) ?? 'air',
+  () => probeRoles.find((r) => !(written.value.probes ?? []).some((p) => p.role === r)) ?? 'air',
 );
 const inputRoles = [
   { id: 'door', name: 'door switch' },
@@ -81,13 +70,7 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
             <option value="dc">DC</option>
           </select></label
         >
-        <label v-for="end in [0, 1] as const" :key="end"
-          ><span class="field-label">Terminal {{ end === 0 ? 'one' : 'two' }}</span
-          ><input
-            class="w-24"
-            :value="item.terminals[end]"
-            @input="change('supply', at, { terminals: terminal(item.terminals, end, $event) })"
-        /></label>
+        <TerminalPair :pair="item.terminals" @change="change('supply', at, { terminals: $event })" />
       </template>
     </ConnectionLines>
     <ConnectionLines
@@ -112,7 +95,7 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
       "
     >
       <template #default="{ item, at }">
-        <RelayLine :relay="item" :duties="duties" @change="(part) => change('relays', at, part)" />
+        <RelayLine :relay="item" @change="(part) => change('relays', at, part)" />
       </template>
     </ConnectionLines>
     <ConnectionLines
@@ -135,7 +118,7 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
             data-test="probe-role"
             @change="change('probes', at, { role: value($event) })"
           >
-            <option v-for="r in roles" :key="r" :value="r">{{ probeRoleNames[r] }}</option>
+            <option v-for="r in probeRoles" :key="r" :value="r">{{ probeRoleNames[r] }}</option>
           </select></label
         >
         <fieldset class="flex flex-wrap items-center gap-x-4">
@@ -152,13 +135,7 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
             />{{ s.name }}</label
           >
         </fieldset>
-        <label v-for="end in [0, 1] as const" :key="end"
-          ><span class="field-label">Terminal {{ end === 0 ? 'one' : 'two' }}</span
-          ><input
-            class="w-24"
-            :value="item.terminals[end]"
-            @input="change('probes', at, { terminals: terminal(item.terminals, end, $event) })"
-        /></label>
+        <TerminalPair :pair="item.terminals" @change="change('probes', at, { terminals: $event })" />
       </template>
     </ConnectionLines>
     <ConnectionLines
@@ -175,13 +152,7 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
             <option v-for="r in inputRoles" :key="r.id" :value="r.id">{{ r.name }}</option>
           </select></label
         >
-        <label v-for="end in [0, 1] as const" :key="end"
-          ><span class="field-label">Terminal {{ end === 0 ? 'one' : 'two' }}</span
-          ><input
-            class="w-24"
-            :value="item.terminals[end]"
-            @input="change('inputs', at, { terminals: terminal(item.terminals, end, $event) })"
-        /></label>
+        <TerminalPair :pair="item.terminals" @change="change('inputs', at, { terminals: $event })" />
       </template>
     </ConnectionLines>
     <section aria-label="Hole in the panel">
@@ -194,7 +165,11 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
           class="w-20 text-right"
           :aria-label="side === 0 ? 'Width, mm' : 'Height, mm'"
           :value="written.cutOut[side]"
-          @input="live.connect({ cutOut: terminal(written.cutOut, side, $event) })"
+          @input="
+            live.connect({
+              cutOut: side === 0 ? [value($event), written.cutOut[1]] : [written.cutOut[0], value($event)],
+            })
+          "
         />
         <span class="text-soft">mm</span>
       </div>

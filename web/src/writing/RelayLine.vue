@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { controlOutputs } from '@brine/core/controllers/definitions';
 import type { WrittenRelay } from '@brine/core/controllers/suggest';
 import { outputWords } from '../shared/circuit/outputWords.ts';
 
 /** A relay: what it drives, its contact's terminals, what it may carry, whether its common is fed inside. */
-defineProps<{ relay: WrittenRelay; duties: readonly string[] }>();
+defineProps<{ relay: WrittenRelay }>();
 const emit = defineEmits<{ change: [part: Partial<WrittenRelay>] }>();
 const set = (name: keyof WrittenRelay, event: Event) =>
   emit('change', { [name]: (event.target as HTMLInputElement).value });
@@ -23,7 +24,7 @@ const ratings = [
   <label
     ><span class="field-label">Drives</span
     ><select :value="relay.drives" data-test="relay-drives" @change="set('drives', $event)">
-      <option v-for="d in duties" :key="d" :value="d">{{ outputWords(d) }}</option>
+      <option v-for="d in controlOutputs" :key="d" :value="d">{{ outputWords(d) }}</option>
     </select></label
   >
   <label v-for="[name, label] in terminals" :key="name"

@@ -1,5 +1,6 @@
 export { readTypedCode } from './codeValue.ts';
 export { readDefinition } from './check/checkDefinition.ts';
+export { controlOutputs } from './check/checkHardware.ts';
 export type { DefinitionFault } from './check/fault.ts';
 export { compareDefinitions, type DefinitionChange } from './compareDefinitions.ts';
 export { decode, type Decoded, meaningOf, meaningOfOption, type UnplacedRow } from './decode.ts';

@@ -1,6 +1,7 @@
 import { isRecord, shown, type Faults } from './fault.ts';
 
-const outputs = ['compressor', 'defrost', 'fan', 'stage2', 'alarm', 'condenserFan'];
+/** What a relay or an analog output may drive. */
+export const controlOutputs = ['compressor', 'defrost', 'fan', 'stage2', 'alarm', 'condenserFan'];
 const sensorTypes = ['ntc10k', 'ptc1k', 'pt1000', 'pt100'];
 
 /** Judges supplies, relays, probes, inputs, the cut-out, alarm codes and bus registers. */
@@ -15,10 +16,10 @@ export function checkHardware(
       faults.add(`$.supply[${i}].kind`, `expected ac or dc, found ${shown(supply['kind'])}`);
   });
   named('$.relays', definition['relays'], faults, (relay, path) =>
-    oneOf(`${path}.drives`, relay['drives'], outputs, faults),
+    oneOf(`${path}.drives`, relay['drives'], controlOutputs, faults),
   );
   named('$.analogOutputs', definition['analogOutputs'], faults, (output, path) =>
-    oneOf(`${path}.drives`, output['drives'], outputs, faults),
+    oneOf(`${path}.drives`, output['drives'], controlOutputs, faults),
   );
   named('$.probes', definition['probes'], faults, (probe, path) => {
     faults.text(`${path}.role`, probe['role'], 'what the probe feels, such as air or coil');

@@ -3,28 +3,9 @@ import { conceptsOf } from '../words/concepts.ts';
 import { isCode } from './cellKinds.ts';
 import { roleOfHeading } from './columns.ts';
 import { tailOf, type LineTail } from './lineTail.ts';
-import { isContinuation, isHeading, isNoise, isSentence, saysGroup } from './noise.ts';
+import { isContinuation, isHeading, isNoise, isSentence, optionLine, saysGroup } from './noise.ts';
+import type { Aside, PrintedRow } from './row.ts';
 import type { SplitLine } from './splitLines.ts';
-
-/** A row read from lines, before it is judged. */
-export interface LineRow {
-  readonly line: number;
-  readonly code: string;
-  readonly description: string;
-  readonly unit: string;
-  readonly min: string;
-  readonly max: string;
-  readonly default: string;
-  readonly options: string;
-  readonly folder: string;
-}
-
-/** A line that is no row of its own, and what it was taken for. */
-export interface Aside {
-  readonly line: number;
-  readonly text: string;
-  readonly as: 'note' | 'heading' | 'group' | 'joined';
-}
 
 /** The order in which a heading line names the values, where there is one. */
 type Order = readonly ('min' | 'max' | 'default')[];
@@ -32,15 +13,12 @@ type Order = readonly ('min' | 'max' | 'default')[];
 /** A title before the line that names the columns is no longer than this. */
 const MOST_TITLE_LINES = 3;
 
-/** An option on a line of its own below its row: `0 = off`, `1: on`, `AUTO - by itself`. */
-const optionLine = /^\(?([A-Za-z]{1,4}|\d{1,2})\)?\s*[=:–-]\s*([A-Za-z].*)$/;
-
 /**
  * Reads rows out of lines of text whose columns are not told apart by a separator. What is no row is left out: titles become the group of the rows after them, notes and page
  * headers go, a description that was broken comes together again.
  */
 export function rowsOfLines(lines: readonly SplitLine[]): {
-  readonly rows: readonly LineRow[];
+  readonly rows: readonly PrintedRow[];
   readonly aside: readonly Aside[];
 } {
   const texts = lines.map(({ line, cells }) => ({
@@ -134,12 +112,12 @@ export function rowsOfLines(lines: readonly SplitLine[]): {
 }
 
 /** A row while its lines are gathered. */
-type Working = LineRow & { readonly tail: LineTail; readonly whole: string };
+type Working = PrintedRow & { readonly tail: LineTail; readonly whole: string };
 
 function described(
   tail: LineTail,
   rest: string,
-): Pick<LineRow, 'description' | 'unit' | 'min' | 'max' | 'default'> {
+): Pick<PrintedRow, 'description' | 'unit' | 'min' | 'max' | 'default'> {
   return { description: tail.words || rest, unit: tail.unit, min: '', max: '', default: '' };
 }
 
@@ -215,7 +193,7 @@ function commonOrder(tails: readonly LineTail[]): Order {
   return orders.reduce((one, next) => (agrees(next) > agrees(one) ? next : one));
 }
 
-function valuesOf({ range, values }: LineTail, order: Order): Pick<LineRow, 'min' | 'max' | 'default'> {
+function valuesOf({ range, values }: LineTail, order: Order): Pick<PrintedRow, 'min' | 'max' | 'default'> {
   if (range) return { ...range, default: values.at(-1) ?? '' };
   if (values.length === 3) {
     const wanted: Order = order.length === 3 ? order : ['min', 'max', 'default'];

@@ -44,3 +44,9 @@ export const isHeading = (text: string): boolean => {
 
 /** Goes on where the line before was broken: begins small, with a bracket, a stroke or an option. */
 export const isContinuation = (text: string): boolean => /^[a-z("'/=–-]/.test(text.trim());
+
+/** `0 = heater` alone in a line of cells: an option of the row before. Its place tells it from a row, so any code and any words will do. */
+export const isOptionLine = (text: string): boolean => /^\(?[A-Za-z0-9]{1,4}\)?\s*[=:]\s*\S/.test(text);
+
+/** The same among lines of text, where a row may begin alike: `0 = off`, `1: on`, `AUTO - by itself`; its code and its words. */
+export const optionLine = /^\(?([A-Za-z]{1,4}|\d{1,2})\)?\s*[=:–-]\s*([A-Za-z].*)$/;

@@ -1,21 +1,13 @@
 import { parseNumber } from '../../../foundation/quantities/index.ts';
 import { isCode, isUnit, plain, rangeCell } from './cellKinds.ts';
 import { findColumns, roleOfHeading, rolesOfHeading, type ColumnRole, type Columns } from './columns.ts';
-import { rowsOfLines, type Aside } from './lineRows.ts';
-import { isContinuation, isHeading, isNoise, isSentence, withoutBold } from './noise.ts';
+import { rowsOfLines } from './lineRows.ts';
+import { isContinuation, isHeading, isNoise, isOptionLine, isSentence, withoutBold } from './noise.ts';
+import type { Aside, PrintedRow } from './row.ts';
 import { MOST_LINES, plainLines, splitLines, type Separator, type SplitLine } from './splitLines.ts';
 
 /** One parameter as the booklet prints it, with what is wrong with the line. Cells nobody could place are kept in `left`. */
-export interface TableRow {
-  readonly line: number;
-  readonly code: string;
-  readonly description: string;
-  readonly unit: string;
-  readonly min: string;
-  readonly max: string;
-  readonly default: string;
-  readonly options: string;
-  readonly folder: string;
+export interface TableRow extends PrintedRow {
   readonly left: readonly string[];
   readonly problems: readonly string[];
 }
@@ -136,9 +128,6 @@ function bodyOf(lines: readonly SplitLine[]): {
   }
   return { body, aside };
 }
-
-/** `0 = heater` on a line of its own: an option of the row before. */
-const isOptionLine = (text: string) => /^\(?[A-Za-z0-9]{1,4}\)?\s*[=:]\s*\S/.test(text);
 
 /** "Min. Max. Def." as one heading: its column holds as many values, parted by spaces. */
 function withoutMerged(lines: readonly SplitLine[]): readonly SplitLine[] {
