@@ -9,7 +9,7 @@ export const CHECK_FORMAT = 'brine-dial/backup@1';
 export const checkFileOf = (dump) => `${dump}.check.json`;
 
 /** Where the queue's own tables stand: what waits in it is made anew from the table `work`, so no backup holds them. */
-const QUEUE_SCHEMA = 'work_queue';
+export const QUEUE_SCHEMA = 'work_queue';
 
 /** Dumps a database into a file, in PostgreSQL's own custom format, without owners: it may be put back under any. */
 export function dumpInto({ postgres, url }, file, ...more) {

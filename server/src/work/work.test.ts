@@ -1,9 +1,11 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
 import { unzipSync } from 'fflate';
+import { QUEUE_SCHEMA as leftOutOfBackups } from '../../../scripts/lib/backups.mjs';
 import { freezerJob } from '../../testing/freezerJob.ts';
 import { aJob, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 import { keepHouse } from './housekeeping.ts';
+import { QUEUE_SCHEMA } from './queue.ts';
 import { runWork } from './runner.ts';
 import { sideBySide } from './sideBySide.ts';
 
@@ -30,6 +32,14 @@ beforeAll(async () => {
   siteId = (await tess.call('GET', `/api/jobs/${jobId}`)).json.job.unit.siteId;
 });
 afterAll(() => harness.stop());
+
+test('the queue stands where backups leave it out', async () => {
+  const stands = await sql<{ n: string }>(
+    `select count(*) as n from information_schema.tables where table_schema = '${leftOutOfBackups}'`,
+  );
+  expect(leftOutOfBackups).toBe(QUEUE_SCHEMA);
+  expect(Number(stands[0]!.n)).toBeGreaterThan(0);
+});
 
 describe('files that take longer than an answer may', () => {
   test('the sheets of a site come as one ZIP, one PDF a unit; only its asker and leads may take it', async () => {

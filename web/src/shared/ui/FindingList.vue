@@ -25,7 +25,7 @@ defineEmits<{ take: [remedy: Remedy, finding: Finding] }>();
       <AppButton
         v-if="editable && finding.remedy"
         kind="quiet"
-        class="-ml-2 mt-1 text-left"
+        class="mt-1 text-left"
         data-test="remedy"
         @click="$emit('take', finding.remedy, finding)"
         >Change: {{ display.words(finding.remedy.words) }}</AppButton
