@@ -24,6 +24,14 @@ describe('every answer', () => {
     expect(headers.get('x-content-type-options')).toBe('nosniff');
   });
 
+  test('only the worker that reads photographs may run WebAssembly, and nothing may run text', async () => {
+    const policyOf = async (path: string) =>
+      (await harness.client().call('GET', path)).headers.get('content-security-policy')!;
+    expect(await policyOf('/letters/worker.min.js')).toContain("script-src 'self' 'wasm-unsafe-eval';");
+    expect(await policyOf('/api/letters/worker.min.js')).toContain("script-src 'self';");
+    expect(await policyOf('/letters/worker.min.js')).not.toContain("'unsafe-eval'");
+  });
+
   test('names the request id in an error', async () => {
     const answer = await harness.client().call('GET', '/api/nowhere');
     expect(answer.status).toBe(404);

@@ -1,12 +1,14 @@
 import type { MiddlewareHandler } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
 
-/** Headers every answer carries. HSTS only over HTTPS, where it means something. */
-export const securityHeaders = (https: boolean): MiddlewareHandler =>
+/** Where the worker that reads photographs lies: it alone runs WebAssembly, and a worker obeys the policy it was served with. */
+const LETTERS = '/letters/';
+
+const headersWith = (https: boolean, scripts: readonly string[]): MiddlewareHandler =>
   secureHeaders({
     contentSecurityPolicy: {
       defaultSrc: ["'self'"],
-      scriptSrc: ["'self'"],
+      scriptSrc: [...scripts],
       // The UI library places menus with style attributes; scripts stay strict.
       styleSrc: ["'self'", "'unsafe-inline'"],
       imgSrc: ["'self'", 'data:', 'blob:'],
@@ -24,3 +26,10 @@ export const securityHeaders = (https: boolean): MiddlewareHandler =>
     strictTransportSecurity: https ? 'max-age=31536000' : false,
     xXssProtection: false,
   });
+
+/** Headers every answer carries. HSTS only over HTTPS, where it means something. */
+export function securityHeaders(https: boolean): MiddlewareHandler {
+  const everywhere = headersWith(https, ["'self'"]);
+  const letters = headersWith(https, ["'self'", "'wasm-unsafe-eval'"]);
+  return (context, next) => (context.req.path.startsWith(LETTERS) ? letters : everywhere)(context, next);
+}

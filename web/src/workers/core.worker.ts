@@ -10,6 +10,7 @@ import { advise, judge, tryVariant } from '@brine/core/judgement/tuning';
 import { diagnose } from '@brine/core/wiring/faults';
 import { fit } from '@brine/core/judgement/fit';
 import { narrow } from '@brine/core/wiring/unsure';
+import { greyOf, prepare } from '@brine/core/controllers/suggest';
 import { proofOf } from '@brine/core/wiring/meter';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
 import { readLogFile } from './readLogFile.ts';
@@ -48,6 +49,8 @@ function work(id: number, request: CoreRequest): unknown {
         ? rows
         : { ...replay(request.config, rows), gaps: gapSentence(logGaps(rows)) };
     }
+    case 'prepareScan':
+      return prepare(greyOf(request.rgba, request.width, request.height));
     case 'prove':
       return proofOf(request.circuit);
     case 'diagnose':

@@ -16,6 +16,7 @@ import type { Circuit } from '@brine/core/wiring/circuit';
 import type { Diagnosis } from '@brine/core/wiring/faults';
 import type { DoubtFact, Narrowed } from '@brine/core/wiring/unsure';
 import type { Fit, UnitNeeds } from '@brine/core/judgement/fit';
+import type { Prepared } from '@brine/core/controllers/suggest';
 import type { Proof } from '@brine/core/wiring/meter';
 import type { Reading } from '@brine/core/wiring/readings';
 import type { PairedOffset, ToolId, ToolInput, ToolReport } from '@brine/core/judgement/tools';
@@ -44,6 +45,14 @@ export interface CoreJobs {
   replay: {
     asks: { readonly text: string; readonly config: ControlConfig };
     gives: (Replayed & { readonly gaps: string }) | FileProblem;
+  };
+  prepareScan: {
+    asks: {
+      readonly rgba: Uint8ClampedArray<ArrayBuffer>;
+      readonly width: number;
+      readonly height: number;
+    };
+    gives: Prepared | null;
   };
   prove: { asks: { readonly circuit: Circuit }; gives: Proof };
   diagnose: {

@@ -64,6 +64,13 @@ export function readTable(pasted: string, roles?: readonly ColumnRole[]): ReadTa
   return better > 0 || (better === 0 && separator === 'spaces') ? { ...byLine, separator: 'text' } : table;
 }
 
+/** A row that says enough to be one of a parameter table: words, and values or options. */
+export const isFilled = (row: TableRow): boolean =>
+  row.description !== '' &&
+  row.code !== '' &&
+  (row.default !== '' || row.options !== '') &&
+  (row.max !== '' || row.options !== '');
+
 /** Rows with everything a number needs. */
 const complete = (rows: readonly TableRow[]): number =>
   rows.filter(

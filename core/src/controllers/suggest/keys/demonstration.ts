@@ -1,0 +1,50 @@
+import type { Act } from '../../panel/index.ts';
+
+/** Something done at the real panel, and what its display showed after it; null: the normal display. */
+export interface ShownStep {
+  readonly act: Act;
+  readonly shows: string | null;
+}
+
+/** One value set at the real panel, from the normal display and back to it, step by step. */
+export interface Demonstration {
+  /** The parameter that was set, and the value it was set to as the display shows it. */
+  readonly code: string;
+  readonly value: string;
+  readonly steps: readonly ShownStep[];
+}
+
+/** What no demonstration shows: which keys go the other way, when the menu closes by itself, what it keeps then. */
+export interface MenuAnswers {
+  /** Access codes in the order in which they are asked for; none: an empty list. */
+  readonly accessCodes: readonly string[];
+  readonly previous?: string | null;
+  readonly less?: string | null;
+  readonly more?: string | null;
+  readonly timeOutSeconds: number;
+  readonly keeps: 'edit' | 'taken' | 'nothing';
+  /** Whether a value that was taken is lost where the menu is not left the proper way. */
+  readonly stores: 'taken' | 'leaving';
+}
+
+/** The display's text without what differs from unit to unit: capitals, spaces, a plus sign, a comma for a point. */
+export const shownAlike = (a: string, b: string): boolean => plain(a) === plain(b);
+
+const plain = (text: string): string => {
+  const bare = text.trim().toLowerCase().replace(/−/g, '-').replace(/^\+/, '');
+  const number = /^-?\d+([.,]\d+)?$/.test(bare) ? Number(bare.replace(',', '.')) : null;
+  return number === null ? bare.replace(/[\s.]/g, '') : String(number + 0);
+};
+
+/** A number on the display, or null where it shows something else. */
+export function shownNumber(text: string | null): number | null {
+  if (text === null) return null;
+  const bare = plain(text);
+  return /^-?\d+(\.\d+)?$/.test(bare) ? Number(bare) : null;
+}
+
+/** Why steps make no grammar, and which of them, from 0; null where it is none of them. */
+export interface Fault {
+  readonly problem: string;
+  readonly step: number | null;
+}

@@ -1,0 +1,225 @@
+import { computed, ref, shallowRef } from 'vue';
+import { isFilled, layOut, readTable, type ReadAt } from '@brine/core/controllers/suggest';
+import { messageOf } from '../../shared/api/client.ts';
+import { openBooklets, type KeptBooklet, type KeptPage, type PageFrame } from './bookletStorage.ts';
+import { openLetterReader, type OpenReader } from './letterReader.ts';
+import { openPdf, type OpenPdf } from './pdfPages.ts';
+import { canvasOf, photoPage } from './photoPage.ts';
+import { Stopped, type Reading } from './reading.ts';
+
+/** A page holds a parameter table where at least so many rows of one are found on it. */
+const LEAST_ROWS = 3;
+/** Largest booklet, and most photographs of one. */
+const LARGEST = 60 * 1024 * 1024;
+const MOST_PHOTOGRAPHS = 20;
+
+/** How far a reading is. */
+interface Progress {
+  readonly words: string;
+  readonly done: number;
+  readonly of: number;
+}
+
+/**
+ * The booklet that is being written down, as a PDF or as photographs: its pages, which of them are read, and where each line of the text was read. Kept in this browser, so that
+ * it can be left and taken up again.
+ *
+ * @param laidOut told of the text whenever the pages that are read change
+ */
+export function useBooklet(laidOut: (text: string) => void) {
+  const booklet = shallowRef<KeptBooklet | null>(null);
+  const progress = ref<Progress | null>(null);
+  const problem = ref<string | null>(null);
+  const storage = openBooklets();
+  let pdf: OpenPdf | null = null;
+  let reader: OpenReader | null = null;
+  let stopping: AbortController | null = null;
+
+  const resumed = storage.then(
+    async (store) => void (booklet.value ??= (await store.read()) ?? null),
+    () => undefined,
+  );
+
+  function hold(next: KeptBooklet | null): void {
+    booklet.value = next;
+    void storage
+      .then((store) => (next ? store.keep(next) : store.remove()))
+      // Without the browser's store the booklet lasts as long as the page is open.
+      .catch(() => undefined);
+  }
+
+  /** Runs one reading at a time; a problem is told, a stop is not one. */
+  async function reading(run: (reading: Reading) => Promise<void>): Promise<void> {
+    if (progress.value) return;
+    const controller = new AbortController();
+    stopping = controller;
+    problem.value = null;
+    progress.value = { words: 'Opening', done: 0, of: 1 };
+    try {
+      await run({
+        signal: controller.signal,
+        progress: (words, done, of) => (progress.value = { words, done, of }),
+      });
+    } catch (error) {
+      // A reader of letters that was stopped fails in its own words.
+      if (!(error instanceof Stopped) && !controller.signal.aborted) problem.value = messageOf(error);
+    } finally {
+      progress.value = null;
+      stopping = null;
+    }
+  }
+
+  function stop(): void {
+    stopping?.abort();
+    reader?.close();
+    reader = null;
+  }
+
+  const letters = async () => (reader ??= await openLetterReader()).read;
+
+  async function open(files: readonly File[]): Promise<void> {
+    const [first] = files;
+    if (!first) return;
+    await resumed;
+    await reading(async (how) => {
+      const large = files.find((file) => file.size > LARGEST);
+      if (large) throw new Error(`${large.name} is larger than 60 MB; expected the pages with the table`);
+      if (isPdf(first)) await takePdf(first, how);
+      else await takePhotographs(files, how);
+    });
+  }
+
+  async function takePdf(file: File, how: Reading): Promise<void> {
+    pdf?.close();
+    pdf = null;
+    const opened = await openPdf(file, file.name, how);
+    pdf = opened;
+    const pages = opened.pages.map(counted);
+    const found = pages.filter(({ rows }) => rows >= LEAST_ROWS).map(({ page }) => page);
+    const withPictures = await pictured(pages, found, how);
+    use({ name: file.name, pages: withPictures, chosen: found, frames: {}, texts: [], lines: [] });
+    if (found.length === 0)
+      problem.value = opened.pages.every(({ pieces }) => pieces === null)
+        ? `${file.name} holds pictures without text. Choose the pages with the table: they are read letter by letter.`
+        : `No parameter table was found in ${file.name}. Choose the pages that hold it.`;
+  }
+
+  async function takePhotographs(files: readonly File[], how: Reading): Promise<void> {
+    if (files.length > MOST_PHOTOGRAPHS)
+      throw new Error(`${files.length} photographs; expected at most ${MOST_PHOTOGRAPHS}`);
+    const read = await letters();
+    const pages: KeptPage[] = [];
+    for (const [i, file] of files.entries()) {
+      const part: Reading =
+        files.length === 1
+          ? how
+          : {
+              ...how,
+              progress: (words, done, of) =>
+                how.progress(`Photograph ${i + 1} of ${files.length}: ${words}`, done, of),
+            };
+      pages.push(counted(await photoPage(i + 1, await canvasOf(file, file.name), read, part)));
+    }
+    const chosen = pages.map(({ page }) => page);
+    use({ name: files.map(({ name }) => name).join(', '), pages, chosen, frames: {}, texts: [], lines: [] });
+    if (pages.every(({ rows }) => rows === 0))
+      problem.value =
+        'No parameter table was found. Take the page from straight above in even light, as large as it goes.';
+  }
+
+  /** Pages with their pictures; a page without a text layer is read from its picture. */
+  async function pictured(pages: readonly KeptPage[], of: readonly number[], how: Reading) {
+    const result = [...pages];
+    for (const [i, page] of pages.entries()) {
+      if (!of.includes(page.page) || !pdf) continue;
+      if (page.pieces === null)
+        result[i] = counted(
+          await photoPage(page.page, await pdf.draw(page.page, true), await letters(), how),
+        );
+      else if (page.picture === null) result[i] = { ...page, picture: await pdf.picture(page.page) };
+    }
+    return result;
+  }
+
+  /** Lays the chosen pages out as text, and keeps where each line was read. */
+  function use(next: KeptBooklet): void {
+    const pages = next.pages.flatMap(({ page, pieces }) => {
+      if (!next.chosen.includes(page) || pieces === null) return [];
+      const frame = next.frames[page];
+      const inside = frame
+        ? pieces.filter((piece) => {
+            const [x, y] = [piece.x + piece.width / 2, piece.y + piece.height / 2];
+            return x >= frame.left && x <= frame.right && y >= frame.top && y <= frame.bottom;
+          })
+        : pieces;
+      return [{ page, pieces: inside }];
+    });
+    const { text, lines } = layOut(pages);
+    hold({ ...next, texts: text.split('\n'), lines });
+    laidOut(text);
+  }
+
+  const choose = (page: number, on: boolean) =>
+    reading(async (how) => {
+      const here = booklet.value;
+      if (!here) return;
+      const chosen = on
+        ? [...here.chosen, page].sort((a, b) => a - b)
+        : here.chosen.filter((p) => p !== page);
+      use({ ...here, chosen, pages: on ? await pictured(here.pages, [page], how) : here.pages });
+    });
+
+  /** Limits a page to a part of it; null: all of it. */
+  function frame(page: number, part: PageFrame | null): void {
+    const here = booklet.value;
+    if (!here) return;
+    const { [page]: _, ...others } = here.frames;
+    use({ ...here, frames: part ? { ...others, [page]: part } : others });
+  }
+
+  function close(): void {
+    stop();
+    pdf?.close();
+    pdf = null;
+    hold(null);
+  }
+
+  const places = computed(() => {
+    const { texts = [], lines = [] } = booklet.value ?? {};
+    return new Map(texts.map((text, i) => [text, lines[i]!]));
+  });
+  /** Where a line of the text was read; null where it was not read from this booklet, or was changed since. */
+  function placeOf(text: string, line: number): ReadAt | null {
+    const here = text.split('\n')[line - 1];
+    const same = here !== undefined && booklet.value?.texts[line - 1] === here;
+    return (
+      (same ? booklet.value?.lines[line - 1] : here === undefined ? null : places.value.get(here)) ?? null
+    );
+  }
+
+  return {
+    booklet,
+    progress,
+    problem,
+    open,
+    stop,
+    choose,
+    frame,
+    close,
+    placeOf,
+    canDraw: () => pdf !== null,
+  };
+}
+
+export type LiveBooklet = ReturnType<typeof useBooklet>;
+
+export const isPdf = (file: File): boolean => file.type === 'application/pdf' || /\.pdf$/i.test(file.name);
+export const isPhotograph = (file: File): boolean =>
+  file.type.startsWith('image/') || /\.(png|jpe?g|webp)$/i.test(file.name);
+
+/** A page with the number of table rows found on it. */
+function counted(page: KeptPage): KeptPage {
+  if (page.pieces === null) return page;
+  const { text } = layOut([{ page: page.page, pieces: page.pieces }]);
+  return { ...page, rows: text.trim() === '' ? 0 : readTable(text).rows.filter(isFilled).length };
+}
