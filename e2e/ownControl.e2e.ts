@@ -44,8 +44,9 @@ async function writeDown(page: Page, base: string): Promise<void> {
   await page.goto(`${base}/controls/write`, { waitUntil: 'networkidle0' });
   await pasteTable(page, booklet);
   await seeText(page, '18 rows');
-  expectHolds(await textOf(page, byTest('row-count')), '18 have a meaning', 'the booklet');
   expectHolds(await textOf(page, byTest('aside')), 'lines are no row', 'what is no row is told');
+  await writerStep(page, 'Meanings');
+  expectHolds(await textOf(page, byTest('row-count')), '18 have a meaning', 'the booklet');
 
   await writerStep(page, 'Connections');
   await click(page, `${section('supply')} ${byTest('add-line')}`);
@@ -87,6 +88,7 @@ async function writeDown(page: Page, base: string): Promise<void> {
   await click(page, '[data-implied="regulation.differentialPlacement"] button');
   await page.waitForFunction(() => !document.querySelector('[data-implied] button'));
 
+  await writerStep(page, 'Shortcuts');
   await click(page, `${section('alarm-codes')} ${byTest('add-line')}`);
   await fill(page, byTest('alarm-code'), 'dE1');
   await fill(page, byTest('alarm-means'), 'Air probe open or short');

@@ -63,11 +63,12 @@ export const writing: EndToEndTest = {
         .replace('E36\tDripping time', 'E36 Dripping time');
       await pasteTable(page, broken);
       await seeText(page, '60 rows');
+      await writerStep(page, 'Meanings');
       expectHolds(await textOf(page, 'row-count'), '2 to be put right', 'the broken rows');
       await writerStep(page, 'Try');
       await fill(page, byTest('family-name'), 'Peat 6');
       expectHolds(await textOf(page, 'in-the-way'), 'H20: expected a range', 'what is in the way of saving');
-      await writerStep(page, 'Table');
+      await writerStep(page, 'Meanings');
       await page.waitForSelector('[data-row="H20"] [data-test="mend"]');
       for (const [label, value] of [
         ['Least', '0'],
@@ -83,7 +84,9 @@ export const writing: EndToEndTest = {
       expectHolds(await textOf(page, 'row-count'), '1 to be put right', 'after a reload');
 
       // The whole table: every row is placed, or said to be of this family alone.
+      await writerStep(page, 'Booklet');
       await pasteTable(page, booklet);
+      await writerStep(page, 'Meanings');
       await page.waitForFunction(
         (at) => document.querySelector(at)?.textContent?.includes('57 have a meaning'),
         {},

@@ -3,6 +3,8 @@ export interface Args {
   readonly positional: readonly string[];
   readonly options: ReadonlyMap<string, readonly string[]>;
   readonly flags: ReadonlySet<string>;
+  /** Text of files that had to be read ahead, by their path. */
+  readonly texts?: ReadonlyMap<string, string>;
 }
 
 /** What a command understands. */

@@ -9,9 +9,12 @@ import { isFileProblem, parseJson, type FileProblem } from '@brine/core/foundati
 import { Refusal } from './args.ts';
 
 /** The text of a file, or a refusal that names it. */
-export function readText(path: string): string {
+export const readText = (path: string): string => readBytes(path).toString('utf8');
+
+/** The bytes of a file, or a refusal that names it. */
+export function readBytes(path: string): Buffer {
   try {
-    return readFileSync(path, 'utf8');
+    return readFileSync(path);
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     throw new Refusal(

@@ -1,7 +1,7 @@
 import { writeSync } from 'node:fs';
-import { run } from './run.ts';
+import { runWithFiles } from './run.ts';
 
-const outcome = run(process.argv.slice(2));
+const outcome = await runWithFiles(process.argv.slice(2));
 // Synchronous, so that a long table is not cut off at the exit when stdout is a pipe.
 writeAll(1, outcome.stdout);
 writeAll(2, outcome.stderr);

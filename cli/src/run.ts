@@ -1,5 +1,6 @@
 import { parseArgs, Refusal } from './args.ts';
 import type { Command } from './command.ts';
+import { pdfText } from './pdfText.ts';
 import { amps } from './commands/amps.ts';
 import { analyse } from './commands/analyse.ts';
 import { check } from './commands/check.ts';
@@ -54,8 +55,21 @@ export interface Outcome {
   readonly exitCode: 0 | 2;
 }
 
+/** Runs one command line; PDF files that it names are read first. */
+export async function runWithFiles(argv: readonly string[]): Promise<Outcome> {
+  const pdfs =
+    argv[0] === 'controller' && argv[1] === 'suggest' ? argv.filter((word) => /\.pdf$/i.test(word)) : [];
+  try {
+    const texts = new Map<string, string>();
+    for (const path of pdfs) texts.set(path, await pdfText(path));
+    return run(argv, texts);
+  } catch (error) {
+    return refused(error);
+  }
+}
+
 /** Runs one command line. On failure nothing goes to stdout, one line to stderr, exit code 2. */
-export function run(argv: readonly string[]): Outcome {
+export function run(argv: readonly string[], texts: ReadonlyMap<string, string> = new Map()): Outcome {
   if (argv.length === 0 || argv[0] === 'help' || argv[0] === '--help')
     return { stdout: help(), stderr: '', exitCode: 0 };
   try {
@@ -65,13 +79,17 @@ export function run(argv: readonly string[]): Outcome {
         `${argv.join(' ')}: no such command; expected one of ${commands.map((c) => c.name).join(', ')}`,
       );
     const rest = argv.slice(command.name.split(' ').length);
-    const output = command.run(parseArgs(rest, command.shape));
+    const output = command.run({ ...parseArgs(rest, command.shape), texts });
     const stdout = 'json' in output ? `${JSON.stringify(output.json, null, 2)}\n` : output.text;
     return { stdout, stderr: output.note ? `${output.note}\n` : '', exitCode: 0 };
   } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    return { stdout: '', stderr: `${error.message.replace(/\s*\n\s*/g, ' ')}\n`, exitCode: 2 };
+    return refused(error);
   }
+}
+
+function refused(error: unknown): Outcome {
+  if (!(error instanceof Refusal)) throw error;
+  return { stdout: '', stderr: `${error.message.replace(/\s*\n\s*/g, ' ')}\n`, exitCode: 2 };
 }
 
 function help(): string {

@@ -75,5 +75,5 @@ export async function pasteTable(page: Page, text: string): Promise<void> {
 
 /** Goes to a step of writing a controller down. */
 export async function writerStep(page: Page, name: string): Promise<void> {
-  await clickText(page, '[aria-label="Step"] [role="radio"]', name);
+  await clickText(page, '[aria-label="Steps"] button', name);
 }

@@ -24,8 +24,8 @@ export const controllerSuggest: Command = {
   run(args) {
     const [path] = args.positional;
     if (path === undefined)
-      throw new Refusal('controller suggest: expected a parameter table (CSV, TSV or lines of text)');
-    const table = readTable(readText(path));
+      throw new Refusal('controller suggest: expected a parameter table (CSV, TSV, lines of text or PDF)');
+    const table = readTable(args.texts?.get(path) ?? readText(path));
     if (table.rows.length === 0) throw new Refusal(`${path}: ${table.problem}`);
     const rows = draftRows(table.rows, learnedFrom(args));
     const family = args.options.get('family')?.at(-1) ?? basename(path).replace(/\.[^.]*$/, '');

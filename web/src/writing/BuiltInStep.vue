@@ -2,7 +2,6 @@
 import { computed } from 'vue';
 import type { Implied } from '@brine/core/controllers/builtIn';
 import { settingOf, type SettingId, type SettingValue } from '@brine/core/foundation/settings';
-import AlarmCodes from './AlarmCodes.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import type { LiveWriting } from './useWriting.ts';
 
@@ -92,6 +91,5 @@ const confirm = (facts: readonly Implied[]) =>
         </li>
       </ul>
     </template>
-    <AlarmCodes class="mt-8" :live="live" />
   </div>
 </template>

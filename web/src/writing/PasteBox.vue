@@ -3,10 +3,12 @@ import { computed, ref } from 'vue';
 import { columnRoles, type ColumnRole } from '@brine/core/controllers/suggest';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import BookletPages from './booklet/BookletPages.vue';
+import { isPdf, isPhotograph, type LiveBooklet } from './booklet/useBooklet.ts';
 import type { LiveWriting } from './useWriting.ts';
 
 /** Where the booklet's table is pasted, and what its columns were found to hold. */
-const props = defineProps<{ live: LiveWriting }>();
+const props = defineProps<{ live: LiveWriting; booklet: LiveBooklet }>();
 const chooser = ref<HTMLInputElement | null>(null);
 const problem = ref<string | null>(null);
 const roleWords: Readonly<Record<ColumnRole, string>> = {
@@ -40,11 +42,16 @@ const asideWords = {
 const LARGEST = 512 * 1024;
 async function chosen(event: Event) {
   const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
+  const files = [...(input.files ?? [])];
   input.value = '';
+  const [file] = files;
   if (!file) return;
+  problem.value = null;
+  if (isPdf(file) || isPhotograph(file))
+    return props.booklet.open(isPdf(file) ? [file] : files.filter(isPhotograph));
   problem.value =
     file.size > LARGEST ? `${file.name} is larger than 512 KB; expected a table of parameters` : null;
+  if (!problem.value) props.booklet.close();
   if (!problem.value) props.live.change({ text: await file.text(), roles: null });
 }
 function setRole(index: number, event: Event) {
@@ -56,7 +63,26 @@ function setRole(index: number, event: Event) {
 
 <template>
   <section aria-label="The booklet’s table">
-    <label class="flex flex-col gap-1"
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <input
+        ref="chooser"
+        type="file"
+        accept=".csv,.tsv,.txt,text/*,.pdf,application/pdf,image/*"
+        multiple
+        class="hidden"
+        data-test="table-file"
+        @change="chosen"
+      />
+      <AppButton kind="primary" :disabled="booklet.progress.value !== null" @click="chooser?.click()"
+        >Choose the booklet</AppButton
+      >
+      <span class="text-[14px] text-soft"
+        >PDF, photographs of its pages, CSV, TSV or text. Or paste the table below. All of it stays on this
+        device until the controller is saved.</span
+      >
+    </div>
+    <BookletPages class="mt-3" :booklet="booklet" />
+    <label class="mt-4 flex flex-col gap-1"
       ><span class="field-label">The booklet’s parameter table</span>
       <textarea
         class="h-36 font-mono text-[13px]"
@@ -67,18 +93,6 @@ function setRole(index: number, event: Event) {
         @input="live.change({ text: ($event.target as HTMLTextAreaElement).value, roles: null })"
       ></textarea>
     </label>
-    <div class="mt-2 flex flex-wrap items-center gap-3 text-[14px] text-soft">
-      <span>Copied from a PDF or a spreadsheet, CSV, TSV or lines of text.</span>
-      <input
-        ref="chooser"
-        type="file"
-        accept=".csv,.tsv,.txt,text/*"
-        class="hidden"
-        data-test="table-file"
-        @change="chosen"
-      />
-      <AppButton kind="quiet" @click="chooser?.click()">Choose a file</AppButton>
-    </div>
     <FormProblem
       class="mt-2"
       :message="problem ?? (live.writing.value.text.trim() === '' ? null : live.table.value.problem)"
@@ -100,6 +114,9 @@ function setRole(index: number, event: Event) {
         </select>
       </label>
     </div>
+    <p v-if="live.rows.value.length > 0" class="mt-3" role="status" data-test="rows-read">
+      {{ live.rows.value.length }} rows read.
+    </p>
     <details v-if="aside.length > 0" class="mt-2 text-[14px]" data-test="aside">
       <summary class="link py-1">
         {{ aside.length }} {{ aside.length === 1 ? 'line is' : 'lines are' }} no row

@@ -9,6 +9,7 @@ import { idOf, type LiveWriting } from './useWriting.ts';
 
 /** Name and version, what is still in the way, and saving to the library. */
 const props = defineProps<{ live: LiveWriting }>();
+const emit = defineEmits<{ saved: [] }>();
 const router = useRouter();
 const { controllers, reload } = useControllers();
 const problem = ref<string | null>(null);
@@ -33,6 +34,10 @@ const inTheWay = computed(() => {
       ),
     ...(open.length > 8 ? [`and ${open.length - 8} rows more.`] : []),
     ...props.live.connections.value.problems.map((problem) => `${problem}.`),
+    ...props.live.preset.value.problems.map((problem) => `${problem}.`),
+    ...(props.live.panel.value === null
+      ? ['The keys that were shown make no panel yet: see Keys, or pick a pattern.']
+      : []),
     ...props.live.faults.value.slice(0, 8).map((f) => `${f.path}: ${f.message}.`),
     ...(taken.value
       ? [
@@ -62,6 +67,7 @@ async function save() {
     await request('learnMeanings', { body: { choices: decisions() } }).catch(() => undefined);
     await reload();
     props.live.startAnew();
+    emit('saved');
     await router.push(`/controls/${controller.hash}`);
   } catch (error) {
     problem.value = messageOf(error);

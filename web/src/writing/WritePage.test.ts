@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { beforeEach, expect, test } from '@jest/globals';
 import { mountPage, settle } from '../../testing/mounting.ts';
 import WritePage from './WritePage.vue';
 
@@ -12,6 +12,8 @@ const booklet = [
   'w2\tDifferential\t°F\t1\t20\t4',
 ].join('\n');
 
+beforeEach(() => localStorage.clear());
+
 test('empty: waits for the booklet’s table', async () => {
   const page = await mountPage(WritePage, { answers });
   expect(page.text()).toContain('The booklet’s parameter table');
@@ -22,6 +24,8 @@ test('usual: each line of a made-up booklet is a row, with a meaning proposed', 
   const page = await mountPage(WritePage, { answers });
   await page.get('[data-test="paste"]').setValue(booklet);
   await settle();
+  expect(page.get('[data-step="booklet"]').text()).toContain('2 rows');
+  await page.get('[data-step="meanings"]').trigger('click');
   expect(page.text()).toContain('w1');
   expect(page.text()).toContain('Differential');
   expect(page.html()).not.toMatch(/NaN|undefined|\[object/);

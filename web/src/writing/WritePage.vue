@@ -6,28 +6,39 @@ import { definitionByHash } from '../shared/job/definitions.ts';
 import { useControllers } from '../shared/job/useControllers.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
-import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import { useBooklet } from './booklet/useBooklet.ts';
 import BuiltInStep from './BuiltInStep.vue';
 import ConnectionsStep from './ConnectionsStep.vue';
-import PanelPick from './PanelPick.vue';
+import KeysStep from './keys/KeysStep.vue';
 import PasteBox from './PasteBox.vue';
+import PresetsStep from './PresetsStep.vue';
 import RowTable from './RowTable.vue';
 import SaveCard from './SaveCard.vue';
+import ShortcutsStep from './ShortcutsStep.vue';
 import { useWriting, writingOf } from './useWriting.ts';
+import WriterPath from './WriterPath.vue';
+import { useWriterSteps, type WriterStepId } from './writerSteps.ts';
 
-/** A controller written down from its booklet: the table, the panel, then tried and saved. */
+/** A controller written down from its booklet, step by step; left and taken up again at will, then tried and saved. */
 const props = defineProps<{ from?: string }>();
 const session = useSession();
 const live = useWriting();
+const booklet = useBooklet((text) => live.change({ text, roles: null }));
 const { controllers } = useControllers();
-const step = ref<'table' | 'connections' | 'builtIn' | 'panel' | 'try'>('table');
-const steps = [
-  { id: 'table' as const, name: '1 Table' },
-  { id: 'connections' as const, name: '2 Connections' },
-  { id: 'builtIn' as const, name: '3 Built in' },
-  { id: 'panel' as const, name: '4 Keys' },
-  { id: 'try' as const, name: '5 Try and save' },
-];
+const steps = useWriterSteps(live);
+/** Taken up again where it was left. */
+const STEP = 'brine-writing-step';
+const left = localStorage.getItem(STEP);
+const step = ref<WriterStepId>(
+  live.writing.value.text !== '' ? (steps.value.find(({ id }) => id === left)?.id ?? 'booklet') : 'booklet',
+);
+watch(step, (now) => localStorage.setItem(STEP, now));
+const at = computed(() => steps.value.findIndex(({ id }) => id === step.value));
+const next = computed(() => steps.value[at.value + 1] ?? null);
+function go(to: WriterStepId) {
+  step.value = to;
+  document.documentElement.scrollTop = 0;
+}
 
 /** A new version of a saved one begins with what that one was written from. */
 const origin = computed(() => (props.from ? definitionByHash(props.from) : null));
@@ -40,14 +51,18 @@ watch(
       .filter((c) => c.id === definition.id)
       .map((c) => Number.parseInt(c.version, 10) || 1);
     live.takeUp(from, String(Math.max(1, ...versions) + 1));
+    step.value = 'meanings';
   },
   { immediate: true },
 );
 const tried = computed(() =>
-  JSON.stringify([live.draft.value.definition.parameters, live.draft.value.definition.panel]),
+  JSON.stringify([live.written.value.parameters, live.written.value.presets, live.written.value.panel]),
 );
 function startAnew() {
-  if (confirm('Throw away the table and every decision on it?')) live.startAnew();
+  if (!confirm('Throw away the table and every decision on it?')) return;
+  booklet.close();
+  live.startAnew();
+  step.value = 'booklet';
 }
 </script>
 
@@ -56,22 +71,32 @@ function startAnew() {
     <p><RouterLink to="/controls" class="link">Controls</RouterLink></p>
     <div class="flex flex-wrap items-center gap-x-6 gap-y-3">
       <h1>Add a controller</h1>
-      <SegmentedControl v-model="step" label="Step" :options="steps" />
       <AppButton v-if="live.writing.value.text !== ''" kind="quiet" @click="startAnew">Start anew</AppButton>
     </div>
     <p v-if="!session.mayWrite" class="mt-4">Only technicians and leads write controls down.</p>
-    <template v-else>
-      <div v-if="step === 'table'" class="mt-4 flex flex-col gap-6">
-        <PasteBox :live="live" />
-        <RowTable v-if="live.rows.value.length > 0" :live="live" />
+    <div v-else class="mt-4 grid gap-x-8 gap-y-4 md:grid-cols-[13rem_minmax(0,1fr)]">
+      <WriterPath :steps="steps" :model-value="step" @update:model-value="go" />
+      <div class="min-w-0">
+        <PasteBox v-if="step === 'booklet'" :live="live" :booklet="booklet" />
+        <template v-else-if="step === 'meanings'">
+          <RowTable v-if="live.rows.value.length > 0" :live="live" :booklet="booklet" />
+          <p v-else>Paste the booklet’s table first, or choose its file.</p>
+        </template>
+        <ConnectionsStep v-else-if="step === 'connections'" :live="live" />
+        <BuiltInStep v-else-if="step === 'builtIn'" :live="live" />
+        <KeysStep v-else-if="step === 'keys'" :live="live" />
+        <ShortcutsStep v-else-if="step === 'shortcuts'" :live="live" />
+        <PresetsStep v-else-if="step === 'presets'" :live="live" />
+        <div v-else class="flex flex-col gap-8">
+          <SaveCard :live="live" @saved="booklet.close()" />
+          <PracticeBench v-if="live.machine.value" :key="tried" :machine="live.machine.value" draft />
+        </div>
+        <p v-if="next" class="mt-8 border-t border-hairline pt-3">
+          <AppButton kind="primary" data-test="next-step" @click="go(next.id)"
+            >Next: {{ next.name }}</AppButton
+          >
+        </p>
       </div>
-      <ConnectionsStep v-else-if="step === 'connections'" class="mt-4" :live="live" />
-      <BuiltInStep v-else-if="step === 'builtIn'" class="mt-4" :live="live" />
-      <PanelPick v-else-if="step === 'panel'" class="mt-4" :live="live" />
-      <div v-else class="mt-4 flex flex-col gap-8">
-        <SaveCard :live="live" />
-        <PracticeBench v-if="live.machine.value" :key="tried" :machine="live.machine.value" draft />
-      </div>
-    </template>
+    </div>
   </div>
 </template>

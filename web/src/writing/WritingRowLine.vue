@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { settingOf } from '@brine/core/foundation/settings';
-import type { Mend } from '@brine/core/controllers/suggest';
+import type { Mend, ReadAt } from '@brine/core/controllers/suggest';
+import type { KeptPage } from './booklet/bookletStorage.ts';
+import RowCutOut from './booklet/RowCutOut.vue';
 import OptionMeanings from './OptionMeanings.vue';
+import { acceptRow } from './rowsToCheck.ts';
 import SettingSelect from './SettingSelect.vue';
 import type { LiveWriting, WritingRow } from './useWriting.ts';
 
 /** One row of the booklet: what it says, what it is taken to mean, and fields to put it right. */
-const props = defineProps<{ row: WritingRow; live: LiveWriting; open: string | null }>();
+const props = defineProps<{
+  row: WritingRow;
+  live: LiveWriting;
+  open: string | null;
+  /** Somebody should look at it. */
+  check: boolean;
+  /** Where it was read. */
+  printed: { readonly page: KeptPage; readonly at: ReadAt } | null;
+}>();
 const mending = ref(false);
 const problem = computed(() => props.open ?? props.row.problems.join('; '));
 const shown = computed(() => mending.value || props.row.problems.length > 0 || props.open !== null);
@@ -42,8 +53,19 @@ function mend(field: keyof Mend, event: Event) {
 </script>
 
 <template>
-  <tr :class="{ 'opacity-55': row.omitted }" :data-row="row.code">
-    <td class="font-mono text-[13px] text-soft">{{ row.line }}</td>
+  <tr v-if="printed && !row.omitted" class="max-md:block [&>td]:!border-0 [&>td]:!pb-0">
+    <td colspan="6" class="max-md:block max-md:!px-0">
+      <RowCutOut class="max-w-3xl" :page="printed.page" :at="printed.at" />
+    </td>
+  </tr>
+  <tr
+    class="max-md:block max-md:border-b max-md:border-edge max-md:py-2 max-md:[&>td]:block max-md:[&>td]:border-0 max-md:[&>td]:px-0 max-md:[&>td]:py-1"
+    :class="{ 'opacity-55': row.omitted }"
+    :data-row="row.code"
+    :data-key="row.key"
+    :data-check="check || undefined"
+  >
+    <td class="font-mono text-[13px] text-soft max-md:!hidden">{{ row.line }}</td>
     <td class="font-mono font-semibold">{{ row.code }}</td>
     <td>
       {{ row.description }}
@@ -84,6 +106,14 @@ function mend(field: keyof Mend, event: Event) {
         <span v-if="!row.decided && row.runnerUp" class="hint block whitespace-normal"
           >or {{ settingOf(row.runnerUp.setting).label }}</span
         >
+        <button
+          v-if="check && open === null && row.problems.length === 0"
+          type="button"
+          class="link block min-h-9"
+          @click="acceptRow(live, row)"
+        >
+          it is right
+        </button>
       </template>
     </td>
     <td class="!pr-0 text-right whitespace-nowrap">

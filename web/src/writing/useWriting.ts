@@ -1,12 +1,11 @@
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import type { ControllerDefinition, Panel } from '@brine/core/controllers/definitions';
 import { machineOf, readController } from '@brine/core/controllers/panel';
 import { impliedBy, type Implied } from '@brine/core/controllers/builtIn';
 import type { SettingId, SettingValue } from '@brine/core/foundation/settings';
 import {
   choicesOf,
   connectionsOf,
-  noConnections,
   type WrittenConnections,
   draftDefinition,
   draftRows,
@@ -15,43 +14,16 @@ import {
   panelPatterns,
   readTable,
   type Choice,
-  type ColumnRole,
   type DraftRow,
   type Mend,
-  type PanelAnswers,
+  withPresets,
 } from '@brine/core/controllers/suggest';
 import { request } from '../shared/api/client.ts';
 import { writtenHere } from '../shared/job/writtenHere.ts';
+import { deedsOf, shownPanel } from './keys/shownPanel.ts';
+import { blank, type Writing } from './writing.ts';
 
-/** An alarm code as it is typed. */
-export interface WrittenAlarm {
-  readonly code: string;
-  readonly means: string;
-  readonly severity: 'check' | 'shutdown';
-  /** What to look at first, parted by semicolons. */
-  readonly checks: string;
-}
-
-/** What somebody has written down and decided so far. Kept in this browser, and inside the definition once it is saved. */
-export interface Writing {
-  readonly text: string;
-  readonly roles: readonly ColumnRole[] | null;
-  readonly mends: Readonly<Record<string, Mend>>;
-  readonly settings: Readonly<Record<string, SettingId | null>>;
-  readonly means: Readonly<Record<string, string | boolean>>;
-  readonly omitted: readonly string[];
-  readonly family: string;
-  readonly version: string;
-  readonly summary: string;
-  readonly pattern: string;
-  readonly answers: Partial<PanelAnswers>;
-  /** The back of the control: supply, relays, probes, inputs; what nobody said is null. */
-  readonly connections: WrittenConnections;
-  /** What its display shows when something is wrong; null where nobody read that yet. */
-  readonly alarms: readonly WrittenAlarm[] | null;
-  /** Facts that no code says, by setting: what somebody confirmed or chose, null where it is not stated. Those not here stand as deduced. */
-  readonly builtIn: Readonly<Partial<Record<SettingId, SettingValue | null>>>;
-}
+export type { Writing, WrittenAlarm } from './writing.ts';
 
 /** A row with the name under which decisions on it are kept: they follow it when lines move. */
 export interface WritingRow extends DraftRow {
@@ -60,23 +32,9 @@ export interface WritingRow extends DraftRow {
   readonly omitted: boolean;
 }
 
-const blank: Writing = {
-  text: '',
-  roles: null,
-  mends: {},
-  settings: {},
-  means: {},
-  omitted: [],
-  family: '',
-  version: '1',
-  summary: '',
-  pattern: panelPatterns[0]!.id,
-  answers: {},
-  connections: noConnections,
-  alarms: null,
-  builtIn: {},
-};
 const KEY = 'brine-writing';
+/** Chosen as pattern: the panel as it was shown by its keys. */
+export const SHOWN = 'shown';
 
 /** A controller being written down: from pasted text to a definition that can be tried and saved. */
 export function useWriting() {
@@ -127,7 +85,15 @@ export function useWriting() {
       version: writing.value.version.trim() || '1',
       summary: writing.value.summary.trim(),
     };
-    return draftDefinition(names, used.value, panelFrom(pattern.value, writing.value.answers));
+    return draftDefinition(names, used.value, null);
+  });
+  /** Its panel: of a pattern, or as it was shown. */
+  const showing = computed(() => shownPanel(draft.value.definition, writing.value.showing));
+  const isShown = computed(() => writing.value.pattern === SHOWN);
+  const panel = computed<Panel | null>(() => {
+    const bare = isShown.value ? showing.value.panel : panelFrom(pattern.value, writing.value.answers);
+    const deeds = deedsOf(writing.value.shortcuts);
+    return bare && deeds.length > 0 ? { ...bare, deeds } : bare;
   });
   const connections = computed(() => connectionsOf(writing.value.connections));
   const alarmCodes = computed(() =>
@@ -141,8 +107,12 @@ export function useWriting() {
         .filter((check) => check !== ''),
     })),
   );
+  const preset = computed(() =>
+    withPresets(draft.value.definition, writing.value.presets, writing.value.presetCode),
+  );
   const connected = computed<ControllerDefinition>(() => ({
-    ...draft.value.definition,
+    ...preset.value.definition,
+    ...(panel.value && { panel: panel.value }),
     ...connections.value.parts,
     ...(alarmCodes.value && { alarmCodes: alarmCodes.value }),
   }));
@@ -186,6 +156,11 @@ export function useWriting() {
     rows,
     used,
     pattern,
+    isShown,
+    showing,
+    panel,
+    written,
+    preset,
     draft,
     connections,
     implied,

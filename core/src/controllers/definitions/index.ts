@@ -47,6 +47,7 @@ export {
   type Menu,
   type MoveRules,
   type Panel,
+  type Deed,
   type PanelKey,
   type Press,
 } from './panelGrammar.ts';

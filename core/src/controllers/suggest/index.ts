@@ -5,6 +5,7 @@ export {
   type WrittenRelay,
 } from './draft/connections.ts';
 export { draftDefinition } from './draft/draftDefinition.ts';
+export { type WrittenPreset, withPresets } from './draft/presets.ts';
 export { choicesOf, type DraftRow, draftRows } from './draft/draftRow.ts';
 export { type PanelAnswers, panelFrom, panelPatterns } from './draft/panelPatterns.ts';
 export type { Choice } from './match/learned.ts';
@@ -19,6 +20,7 @@ export { prepare, type Prepared } from './scan/prepare.ts';
 export { type LetterReader, readScan } from './scan/readScan.ts';
 export { isFilled } from './table/readTable.ts';
 export {
+  asDone,
   type Demonstration,
   type Fault as ShowingFault,
   type MenuAnswers,

@@ -8,7 +8,9 @@ import { usePictureAddress } from './usePictureAddress.ts';
 const props = defineProps<{ page: KeptPage; at: ReadAt }>();
 const address = usePictureAddress(() => props.page.picture);
 /** Room around the strip, in heights of it. */
-const AROUND = 0.45;
+const AROUND = 0.2;
+/** A page is shown as if it were so wide, pixels: its print is easy to read and no larger. */
+const PAGE_WIDTH = 900;
 const part = computed(() => {
   const { page, at } = props;
   const room = Math.min(at.bottom - at.top, page.height / 40) * AROUND;
@@ -23,7 +25,8 @@ const view = computed(() => `${part.value.left} ${part.value.top} ${part.value.w
   <svg
     v-if="address"
     :viewBox="view"
-    class="block max-h-24 w-full bg-white"
+    class="block max-h-24 bg-white"
+    :style="{ width: `min(100%, ${Math.round((part.width * PAGE_WIDTH) / page.width)}px)` }"
     preserveAspectRatio="xMinYMid meet"
     role="img"
     :aria-label="`As printed on page ${at.page}`"

@@ -95,7 +95,7 @@ export function useBooklet(laidOut: (text: string) => void) {
     const opened = await openPdf(file, file.name, how);
     pdf = opened;
     const pages = opened.pages.map(counted);
-    const found = pages.filter(({ rows }) => rows >= LEAST_ROWS).map(({ page }) => page);
+    const found = pagesWithTable(pages);
     const withPictures = await pictured(pages, found, how);
     use({ name: file.name, pages: withPictures, chosen: found, frames: {}, texts: [], lines: [] });
     if (found.length === 0)
@@ -222,4 +222,12 @@ function counted(page: KeptPage): KeptPage {
   if (page.pieces === null) return page;
   const { text } = layOut([{ page: page.page, pieces: page.pieces }]);
   return { ...page, rows: text.trim() === '' ? 0 : readTable(text).rows.filter(isFilled).length };
+}
+
+/** Pages that hold the table: those with several rows, and those beside them on which it ends or begins. */
+function pagesWithTable(pages: readonly KeptPage[]): readonly number[] {
+  const full = new Set(pages.filter(({ rows }) => rows >= LEAST_ROWS).map(({ page }) => page));
+  return pages
+    .filter(({ page, rows }) => full.has(page) || (rows > 0 && (full.has(page - 1) || full.has(page + 1))))
+    .map(({ page }) => page);
 }

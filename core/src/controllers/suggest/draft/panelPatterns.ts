@@ -26,6 +26,7 @@ const three: readonly PanelKey[] = [
   { id: 'up', label: '▲' },
   { id: 'down', label: '▼' },
 ];
+const four: readonly PanelKey[] = [...three, { id: 'other', label: 'FN' }];
 const usual: Omit<PanelAnswers, 'labels'> = {
   holdSeconds: 5,
   saveSeconds: 3,
@@ -74,6 +75,34 @@ export const panelPatterns: readonly PanelPattern[] = [
     keys: three,
     suggested: usual,
     build: (a) => one(listMenu(['up', 'down'], a)),
+  },
+  {
+    id: 'saveOther',
+    name: 'Hold one key; arrows go through the list; the key opens and takes; hold another key to save',
+    asks: ['holdSeconds', 'code', 'saveSeconds', 'timeOutSeconds', 'keeps'],
+    keys: four,
+    suggested: { ...usual, keeps: 'nothing' },
+    build: (a) =>
+      one({ ...listMenu('set', a), leave: [{ press: 'other', seconds: a.saveSeconds, then: 'save' }] }),
+  },
+  {
+    id: 'leaveOther',
+    name: 'Hold one key; arrows go through the list; the key opens and takes; a short press of another key leaves',
+    asks: ['holdSeconds', 'code', 'timeOutSeconds', 'keeps'],
+    keys: four,
+    suggested: usual,
+    build: (a) => one({ ...listMenu('set', a), leave: [{ press: 'other', then: 'save' }] }),
+  },
+  {
+    id: 'pressThrough',
+    name: 'Hold one key; an arrow goes through the list; the key opens and takes; press on until no code shows: that saves',
+    asks: ['holdSeconds', 'code', 'timeOutSeconds', 'keeps'],
+    keys: three,
+    suggested: usual,
+    build: (a) => {
+      const { leave: _, ...menu } = listMenu('set', a);
+      return one({ ...menu, move: { next: 'up', previous: 'down', open: 'set', end: 'save' } });
+    },
   },
   {
     id: 'oneKeyWalk',

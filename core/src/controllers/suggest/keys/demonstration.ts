@@ -48,3 +48,13 @@ export interface Fault {
   readonly problem: string;
   readonly step: number | null;
 }
+
+/** Steps as a panel does them: a key that is held down over several presses is let go after the last of them. */
+export const asDone = (steps: readonly ShownStep[]): readonly ShownStep[] =>
+  steps.map((step, i) => {
+    if (!step.act.holding) return step;
+    const next = steps[i + 1]?.act.holding;
+    const { keep: _, ...act } = step.act;
+    const goesOn = next !== undefined && next.join() === step.act.holding.join();
+    return { ...step, act: goesOn ? { ...act, keep: true } : act };
+  });

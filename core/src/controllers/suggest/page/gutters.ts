@@ -25,36 +25,68 @@ export function guttersOf(lines: readonly PrintedLine[]): readonly Gutter[] {
   const table = lines.filter(isTableLine);
   if (table.length < LEAST_LINES) return [];
   const height = median(table.map((line) => line.bottom - line.top));
+  const space = spaceOf(table, height);
   const edges = table
     .flatMap((line) =>
-      coveredBy(line, height).flatMap(({ from, to }) => [
+      coveredBy(line, space).flatMap(({ from, to }) => [
         { at: from, by: 1 },
         { at: to, by: -1 },
       ]),
     )
     .sort((a, b) => a.at - b.at || a.by - b.by);
   const most = Math.floor(MAY_CROSS * table.length);
+  const least = LEAST_WIDTH * height;
   const gutters: Gutter[] = [];
+  /** Stretches of the gutter that is open, and how many lines cover each. */
+  let open: (Gutter & { readonly lines: number })[] | null = null;
   let covering = 0;
-  let since: number | null = null;
+  let since = 0;
   for (const { at, by } of edges) {
+    if (open && at > since) open.push({ from: since, to: at, lines: covering });
     const before = covering;
     covering += by;
-    if (before > most && covering <= most) since = at;
+    since = at;
+    if (before > most && covering <= most) open = [];
     else if (before <= most && covering > most) {
-      if (since !== null && at - since >= LEAST_WIDTH * height) gutters.push({ from: since, to: at });
-      since = null;
+      if (open) gutters.push(...emptiest(open, least));
+      open = null;
     }
   }
   return gutters;
 }
 
+/** The part of a gutter that the fewest lines reach into: a long cell that runs into it does not move the border between the columns. */
+function emptiest(
+  stretches: readonly (Gutter & { readonly lines: number })[],
+  least: number,
+): readonly Gutter[] {
+  const wide = ({ from, to }: Gutter) => to - from >= least;
+  const [best] = stretches.filter(wide).sort((a, b) => a.lines - b.lines || b.to - b.from - (a.to - a.from));
+  if (best) return [{ from: best.from, to: best.to }];
+  const whole = { from: stretches[0]?.from ?? 0, to: stretches.at(-1)?.to ?? 0 };
+  return wide(whole) ? [whole] : [];
+}
+
+/** Room up to which two words stand in one cell: a space of the print, or the least width of a gutter where the print has whole cells as pieces. */
+function spaceOf(lines: readonly PrintedLine[], height: number): number {
+  const least = LEAST_WIDTH * height;
+  if (lines.some(({ words }) => words.some(({ text }) => text.includes(' ')))) return least;
+  const gaps = lines.flatMap(({ words }) =>
+    words.slice(1).map((word, i) => word.x - (words[i]!.x + words[i]!.width)),
+  );
+  const space = median(gaps.filter((gap) => gap < height));
+  return Math.min(MOST_SPACE * height, Math.max(least, AS_SPACE * space));
+}
+/** Spaces differ by no more than this factor; and none is wider, in heights of a line. */
+const AS_SPACE = 1.25;
+const MOST_SPACE = 0.8;
+
 /** What a line covers: its words, and the room between words where that is no wider than a space. */
-function coveredBy(line: PrintedLine, height: number): readonly Gutter[] {
+function coveredBy(line: PrintedLine, space: number): readonly Gutter[] {
   return line.words.reduce<Gutter[]>((covered, word) => {
     const last = covered.at(-1);
     const here = { from: word.x, to: word.x + word.width };
-    if (last && here.from - last.to < LEAST_WIDTH * height)
+    if (last && here.from - last.to < space)
       covered[covered.length - 1] = { from: last.from, to: Math.max(last.to, here.to) };
     else covered.push(here);
     return covered;

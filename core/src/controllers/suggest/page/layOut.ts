@@ -9,6 +9,9 @@ export interface LaidOut {
   readonly lines: readonly ReadAt[];
 }
 
+/** Fewer gutters make no table of parameters. */
+const LEAST_GUTTERS = 2;
+
 /**
  * Lays the words of booklet pages out as text that `readTable` reads: cells between tabs where the words stand in columns, lines of words elsewhere. Columns are found from all
  * pages together, since a table goes on over pages; cells broken over lines come together again, whether they stand level with the row's first line or around its middle.
@@ -17,9 +20,8 @@ export function layOut(pages: readonly BookletPage[]): LaidOut {
   const printed = pages.map(({ page, pieces }) => ({ page, lines: printedLines(wordsOf(pieces)) }));
   const together = guttersOf(printed.flatMap(({ lines }) => lines));
   const rows = printed.flatMap(({ page, lines }) => {
-    const own = guttersOf(lines);
-    // A page whose table has other columns is read by its own.
-    return rowsOf(page, lines, own.length > together.length ? own : together);
+    // Pages whose tables have different columns have none together: each is read by its own.
+    return rowsOf(page, lines, together.length >= LEAST_GUTTERS ? together : guttersOf(lines));
   });
   const width = Math.max(1, ...rows.map(({ cells }) => cells.length));
   return {

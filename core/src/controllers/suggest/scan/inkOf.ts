@@ -21,9 +21,11 @@ export function inkOf({ width, height, grey }: Picture): Ink {
   const half = Math.max(4, Math.round((Math.max(width, height) * AROUND) / 2));
   const ink = new Uint8Array(width * height);
   for (let y = 0; y < height; y++) {
-    const [top, bottom] = [Math.max(0, y - half), Math.min(height, y + half + 1)];
+    const top = Math.max(0, y - half);
+    const bottom = Math.min(height, y + half + 1);
     for (let x = 0; x < width; x++) {
-      const [left, right] = [Math.max(0, x - half), Math.min(width, x + half + 1)];
+      const left = Math.max(0, x - half);
+      const right = Math.min(width, x + half + 1);
       const sum =
         sums[bottom * (width + 1) + right]! -
         sums[top * (width + 1) + right]! -

@@ -49,9 +49,11 @@ export function turned({ width, height, grey }: Picture, degrees: number): Pictu
     for (let x = 0; x < width; x++) {
       const fromX = cos * (x - mx) + sin * (y - my) + mx;
       const fromY = -sin * (x - mx) + cos * (y - my) + my;
-      const [left, top] = [Math.floor(fromX), Math.floor(fromY)];
+      const left = Math.floor(fromX);
+      const top = Math.floor(fromY);
       if (left < 0 || top < 0 || left >= width - 1 || top >= height - 1) continue;
-      const [dx, dy] = [fromX - left, fromY - top];
+      const dx = fromX - left;
+      const dy = fromY - top;
       const at = top * width + left;
       out[y * width + x] = Math.round(
         (grey[at]! * (1 - dx) + grey[at + 1]! * dx) * (1 - dy) +

@@ -21,7 +21,6 @@ const asDigit: Readonly<Record<string, string>> = {
   b: '6',
   G: '6',
   A: '4',
-  r: '1',
 };
 const asLetter: Readonly<Record<string, string>> = {
   '0': 'Oo',
@@ -73,15 +72,26 @@ export function likelyCodes(rows: readonly (readonly string[])[]): readonly stri
   if (coded < ENOUGH * rows.filter((readings) => readings.length > 0).length || coded < 3)
     return rows.map((readings) => readings[0] ?? '');
   const places = digitPlaces(meant);
+  const capitals = areCapitals(rows);
   const chosen = evenest(
     meant.map((options) =>
       options.map((one) => ({
         ...one,
-        changes: one.changes + (one.digits.length === places ? 0 : OTHER_PLACES),
+        changes:
+          one.changes +
+          (one.digits.length === places ? 0 : OTHER_PLACES) +
+          (capitals && SAME_SHAPE.includes(one.letters[0]!) ? HEIGHT_ONLY : 0),
       })),
     ),
   );
   return rows.map((readings, i) => (chosen[i] ? chosen[i].letters + chosen[i].digits : (readings[0] ?? '')));
+}
+
+/** Whether the codes begin with capitals: told by the letters whose capital looks different. */
+function areCapitals(rows: readonly (readonly string[])[]): boolean {
+  const first = rows.flatMap((readings) => readings.map((reading) => reading[0] ?? ''));
+  const told = first.filter((letter) => /\p{L}/u.test(letter) && !SAME_SHAPE.includes(letter.toLowerCase()));
+  return told.filter((letter) => letter === letter.toUpperCase()).length > told.length / 2;
 }
 
 /** The commonest number of digits, each row voting with its cheapest meaning. */

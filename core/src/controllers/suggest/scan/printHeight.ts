@@ -7,11 +7,18 @@ export function printHeight({ width, height, ink }: Ink): number {
   const seen = new Uint8Array(ink.length);
   const heights: number[] = [];
   const stack: number[] = [];
+  const visit = (at: number) => {
+    if (at < 0 || at >= ink.length || !ink[at] || seen[at]) return;
+    seen[at] = 1;
+    stack.push(at);
+  };
   for (let start = 0; start < ink.length; start++) {
     if (!ink[start] || seen[start]) continue;
-    let [top, bottom, left, right] = [height, 0, width, 0];
-    stack.push(start);
-    seen[start] = 1;
+    let top = height;
+    let bottom = 0;
+    let left = width;
+    let right = 0;
+    visit(start);
     while (stack.length > 0) {
       const at = stack.pop()!;
       const x = at % width;
@@ -20,11 +27,10 @@ export function printHeight({ width, height, ink }: Ink): number {
       bottom = Math.max(bottom, y);
       left = Math.min(left, x);
       right = Math.max(right, x);
-      for (const next of [x > 0 ? at - 1 : -1, x < width - 1 ? at + 1 : -1, at - width, at + width])
-        if (next >= 0 && next < ink.length && ink[next] && !seen[next]) {
-          seen[next] = 1;
-          stack.push(next);
-        }
+      if (x > 0) visit(at - 1);
+      if (x < width - 1) visit(at + 1);
+      visit(at - width);
+      visit(at + width);
     }
     const [tall, wide] = [bottom - top + 1, right - left + 1];
     if (tall >= 4 && tall < height / 4 && wide < 6 * tall) heights.push(tall);

@@ -131,7 +131,10 @@ function bodyOf(lines: readonly SplitLine[]): {
     } else if (isHeading(only)) {
       folder = only.replace(/[:.]$/, '');
       set('group');
-    } else body.push({ ...line, folder });
+    }
+    // Beside empty cells only a code could be a row's.
+    else if (line.cells.length >= 4 && filled.length === 1 && !isCode(only.split(/\s/)[0]!)) set('note');
+    else body.push({ ...line, folder });
   }
   return { body, aside };
 }

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { panelWords } from '@brine/core/controllers/panel';
 import { panelPatterns, type PanelAnswers } from '@brine/core/controllers/suggest';
-import type { LiveWriting } from './useWriting.ts';
+import { SHOWN, type LiveWriting } from '../useWriting.ts';
 
 /** How the panel works: a pattern, and the answers it leaves open. */
 const props = defineProps<{ live: LiveWriting }>();
@@ -11,7 +11,7 @@ const answers = computed<PanelAnswers>(() => ({
   labels: {},
   ...props.live.writing.value.answers,
 }));
-const words = computed(() => panelWords(props.live.draft.value.definition));
+const words = computed(() => panelWords(props.live.written.value));
 const asks: Readonly<Record<string, string>> = {
   holdSeconds: 'Hold to get in, s',
   saveSeconds: 'Hold to leave, s',
@@ -43,18 +43,34 @@ const pick = (pattern: string) =>
         v-for="p in panelPatterns"
         :key="p.id"
         class="flex items-start gap-3 border-b border-hairline py-2"
-        :class="{ 'bg-band': p.id === live.pattern.value.id }"
+        :class="{ 'bg-band': !live.isShown.value && p.id === live.pattern.value.id }"
         ><input
           type="radio"
           name="pattern"
           class="mt-1"
           :value="p.id"
-          :checked="p.id === live.pattern.value.id"
+          :checked="!live.isShown.value && p.id === live.pattern.value.id"
           @change="pick(p.id)"
         /><span>{{ p.name }}.</span></label
       >
+      <label
+        class="flex items-start gap-3 border-b border-hairline py-2"
+        :class="{ 'bg-band': live.isShown.value }"
+        ><input
+          type="radio"
+          name="pattern"
+          class="mt-1"
+          :value="SHOWN"
+          :checked="live.isShown.value"
+          data-test="show-me-pick"
+          @change="pick(SHOWN)"
+        /><span
+          ><b class="font-semibold">Show me:</b> none of these, or not sure. Press its keys for one
+          value.</span
+        ></label
+      >
     </fieldset>
-    <div>
+    <div v-if="!live.isShown.value">
       <div class="flex flex-wrap gap-4">
         <label v-for="ask in numeric" :key="ask" class="flex flex-col gap-1"
           ><span class="field-label">{{ asks[ask] }}</span>
