@@ -18,7 +18,9 @@ export const coreRooms = {
   'controllers/alarmCodes': ['controllers/definitions', 'foundation/settings'],
   'controllers/builtIn': ['controllers/definitions', 'foundation/settings'],
   'controllers/definitions': ['foundation/files', 'foundation/quantities', 'foundation/settings'],
+  'controllers/pages': [],
   'controllers/panel': ['controllers/definitions', 'foundation/quantities'],
+  'controllers/showing': ['controllers/definitions', 'controllers/panel'],
   'controllers/suggest': ['controllers/definitions', 'foundation/quantities', 'foundation/settings'],
   'controllers/translate': [
     'controllers/definitions',
@@ -382,5 +384,16 @@ export const webRooms = {
   ],
   work: ['shared/api', 'shared/display', 'shared/session', 'shared/ui'],
   workers: [],
-  writing: ['shared/api', 'shared/bench', 'shared/circuit', 'shared/job', 'shared/session', 'shared/ui'],
+  writing: [
+    'shared/api',
+    'shared/bench',
+    'shared/circuit',
+    'shared/job',
+    'shared/session',
+    'shared/ui',
+    'writing/booklet',
+    'writing/keys',
+  ],
+  'writing/booklet': ['shared/api', 'shared/ui', 'workers'],
+  'writing/keys': ['shared/ui'],
 };

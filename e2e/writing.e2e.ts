@@ -2,13 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
 import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { machineOf, planKeys, readController } from '@brine/core/controllers/panel';
-import {
-  draftDefinition,
-  draftRows,
-  panelFrom,
-  panelPatterns,
-  readTable,
-} from '@brine/core/controllers/suggest';
+import { draftDefinition, draftRows, panelFrom, panelPatterns, readTable } from '@brine/core/controllers/suggest';
 import { byTest, choose, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';

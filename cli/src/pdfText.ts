@@ -1,4 +1,4 @@
-import { layOut, pdfPieces, type BookletPage } from '@brine/core/controllers/suggest';
+import { layOut, pdfPieces, type BookletPage } from '@brine/core/controllers/pages';
 import { Refusal } from './args.ts';
 import { readBytes } from './files.ts';
 

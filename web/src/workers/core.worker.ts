@@ -10,7 +10,7 @@ import { advise, judge, tryVariant } from '@brine/core/judgement/tuning';
 import { diagnose } from '@brine/core/wiring/faults';
 import { fit } from '@brine/core/judgement/fit';
 import { narrow } from '@brine/core/wiring/unsure';
-import { greyOf, prepare } from '@brine/core/controllers/suggest';
+import { greyOf, prepare } from '@brine/core/controllers/pages';
 import { proofOf } from '@brine/core/wiring/meter';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
 import { readLogFile } from './readLogFile.ts';

@@ -16,7 +16,7 @@ import type { Circuit } from '@brine/core/wiring/circuit';
 import type { Diagnosis } from '@brine/core/wiring/faults';
 import type { DoubtFact, Narrowed } from '@brine/core/wiring/unsure';
 import type { Fit, UnitNeeds } from '@brine/core/judgement/fit';
-import type { Prepared } from '@brine/core/controllers/suggest';
+import type { Prepared } from '@brine/core/controllers/pages';
 import type { Proof } from '@brine/core/wiring/meter';
 import type { Reading } from '@brine/core/wiring/readings';
 import type { PairedOffset, ToolId, ToolInput, ToolReport } from '@brine/core/judgement/tools';

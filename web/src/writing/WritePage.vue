@@ -9,7 +9,7 @@ import AppButton from '../shared/ui/AppButton.vue';
 import { useBooklet } from './booklet/useBooklet.ts';
 import BuiltInStep from './BuiltInStep.vue';
 import ConnectionsStep from './ConnectionsStep.vue';
-import KeysStep from './keys/KeysStep.vue';
+import KeysStep from './KeysStep.vue';
 import PasteBox from './PasteBox.vue';
 import PresetsStep from './PresetsStep.vue';
 import RowTable from './RowTable.vue';

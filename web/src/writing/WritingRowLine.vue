@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { settingOf } from '@brine/core/foundation/settings';
-import type { Mend, ReadAt } from '@brine/core/controllers/suggest';
+import type { Mend } from '@brine/core/controllers/suggest';
+import type { ReadAt } from '@brine/core/controllers/pages';
 import type { KeptPage } from './booklet/bookletStorage.ts';
 import RowCutOut from './booklet/RowCutOut.vue';
 import OptionMeanings from './OptionMeanings.vue';

@@ -20,7 +20,7 @@ import {
 } from '@brine/core/controllers/suggest';
 import { request } from '../shared/api/client.ts';
 import { writtenHere } from '../shared/job/writtenHere.ts';
-import { deedsOf, shownPanel } from './keys/shownPanel.ts';
+import { deedsOf, shownPanel } from './shownPanel.ts';
 import { blank, type Writing } from './writing.ts';
 
 export type { Writing, WrittenAlarm } from './writing.ts';

@@ -3,14 +3,12 @@ import {
   noConnections,
   panelPatterns,
   type ColumnRole,
-  type Demonstration,
   type Mend,
-  type MenuAnswers,
   type PanelAnswers,
-  type ShownStep,
   type WrittenConnections,
   type WrittenPreset,
 } from '@brine/core/controllers/suggest';
+import { type Demonstration, type MenuAnswers, type ShownStep } from '@brine/core/controllers/showing';
 import type { SettingId, SettingValue } from '@brine/core/foundation/settings';
 
 /** A menu as somebody showed it at the real panel: one value set, key press by key press. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ReadAt } from '@brine/core/controllers/suggest';
+import type { ReadAt } from '@brine/core/controllers/pages';
 import type { KeptPage } from './bookletStorage.ts';
 import { usePictureAddress } from './usePictureAddress.ts';
 

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema } from 'idb';
-import type { ReadAt, TextPiece } from '@brine/core/controllers/suggest';
+import type { ReadAt, TextPiece } from '@brine/core/controllers/pages';
 
 /** A part of a page, in the page's unit. */
 export interface PageFrame {

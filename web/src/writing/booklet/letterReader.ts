@@ -1,4 +1,4 @@
-import type { LetterReader } from '@brine/core/controllers/suggest';
+import type { LetterReader } from '@brine/core/controllers/pages';
 import { drawn } from './photoPage.ts';
 
 /** Where the build and the server put the parts of the reader of letters. */

@@ -1,5 +1,5 @@
 import type { PDFDocumentProxy } from 'pdfjs-dist';
-import { pdfPieces } from '@brine/core/controllers/suggest';
+import { pdfPieces } from '@brine/core/controllers/pages';
 import type { KeptPage } from './bookletStorage.ts';
 import { jpegOf, unlessStopped, type Reading } from './reading.ts';
 

@@ -1,4 +1,4 @@
-import { readScan, type LetterReader, type Picture } from '@brine/core/controllers/suggest';
+import { readScan, type LetterReader, type Picture } from '@brine/core/controllers/pages';
 import { CalledOff, core } from '../../workers/corePool.ts';
 import type { KeptPage } from './bookletStorage.ts';
 import { jpegOf, Stopped, unlessStopped, type Reading } from './reading.ts';

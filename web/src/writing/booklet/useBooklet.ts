@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef } from 'vue';
-import { isFilled, layOut, readTable, type ReadAt } from '@brine/core/controllers/suggest';
+import { isFilled, readTable } from '@brine/core/controllers/suggest';
+import { layOut, type ReadAt } from '@brine/core/controllers/pages';
 import { messageOf } from '../../shared/api/client.ts';
 import { openBooklets, type KeptBooklet, type KeptPage, type PageFrame } from './bookletStorage.ts';
 import { openLetterReader, type OpenReader } from './letterReader.ts';

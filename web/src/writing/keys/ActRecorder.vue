@@ -2,7 +2,7 @@
 import { computed, nextTick, ref } from 'vue';
 import type { PanelKey } from '@brine/core/controllers/definitions';
 import { strokeSentence, type Act } from '@brine/core/controllers/panel';
-import type { ShownStep } from '@brine/core/controllers/suggest';
+import type { ShownStep } from '@brine/core/controllers/showing';
 import AppButton from '../../shared/ui/AppButton.vue';
 import SegmentedControl from '../../shared/ui/SegmentedControl.vue';
 

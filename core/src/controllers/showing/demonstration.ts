@@ -1,4 +1,4 @@
-import type { Act } from '../../panel/index.ts';
+import type { Act } from '../panel/index.ts';
 
 /** Something done at the real panel, and what its display showed after it; null: the normal display. */
 export interface ShownStep {

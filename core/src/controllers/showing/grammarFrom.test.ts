@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { styleDefinition } from '../../../../testing/panels.ts';
-import type { ControllerDefinition, Menu, Panel } from '../../definitions/index.ts';
-import { act, machineOf, panelAtRest, planKeys, type Act } from '../../panel/index.ts';
-import { panelFrom, panelPatterns } from '../draft/panelPatterns.ts';
+import { styleDefinition } from '../../../testing/panels.ts';
+import type { ControllerDefinition, Menu, Panel } from '../definitions/index.ts';
+import { act, machineOf, panelAtRest, planKeys, type Act } from '../panel/index.ts';
+import { panelFrom, panelPatterns } from '../suggest/index.ts';
 import type { Demonstration, MenuAnswers } from './demonstration.ts';
 import { grammarFrom, panelOf } from './grammarFrom.ts';
 

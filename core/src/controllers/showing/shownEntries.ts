@@ -1,4 +1,4 @@
-import type { Parameter } from '../../definitions/index.ts';
+import type { Parameter } from '../definitions/index.ts';
 
 /** An entry of a menu as the display names it: a parameter, or a folder by its path; and where it stands. */
 export interface ShownEntry {

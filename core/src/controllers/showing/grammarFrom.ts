@@ -5,7 +5,7 @@ import type {
   Menu,
   Panel,
   PanelKey,
-} from '../../definitions/index.ts';
+} from '../definitions/index.ts';
 import { byNames } from './byNames.ts';
 import { byValues } from './byValues.ts';
 import type { Demonstration, Fault, MenuAnswers } from './demonstration.ts';

@@ -1,4 +1,4 @@
-import type { CodeValue, EditRules, EnterStep, MoveRules } from '../../definitions/index.ts';
+import type { CodeValue, EditRules, EnterStep, MoveRules } from '../definitions/index.ts';
 import type { ShownStep } from './demonstration.ts';
 
 /** What the steps of a demonstration are. */

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ShowingFault, ShownMenu } from '@brine/core/controllers/suggest';
-import type { MenuAnswers } from '@brine/core/controllers/suggest';
-import AppButton from '../../shared/ui/AppButton.vue';
-import type { LiveWriting } from '../useWriting.ts';
-import type { WrittenMenu } from '../writing.ts';
-import ActRecorder from './ActRecorder.vue';
+import type { ShowingFault, ShownMenu } from '@brine/core/controllers/showing';
+import type { MenuAnswers } from '@brine/core/controllers/showing';
+import AppButton from '../shared/ui/AppButton.vue';
+import type { LiveWriting } from './useWriting.ts';
+import type { WrittenMenu } from './writing.ts';
+import ActRecorder from './keys/ActRecorder.vue';
 import SecondCode from './SecondCode.vue';
 
 /** One menu: which value is set, the keys for it, what no key press shows, and whether a panel came of it. */

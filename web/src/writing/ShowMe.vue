@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import AppButton from '../../shared/ui/AppButton.vue';
-import { blankMenu, type WrittenMenu } from '../writing.ts';
-import type { LiveWriting } from '../useWriting.ts';
-import PanelKeys from './PanelKeys.vue';
+import AppButton from '../shared/ui/AppButton.vue';
+import { blankMenu, type WrittenMenu } from './writing.ts';
+import type { LiveWriting } from './useWriting.ts';
+import PanelKeys from './keys/PanelKeys.vue';
 import ShownMenuForm from './ShownMenuForm.vue';
 
 /** The panel built from key presses that somebody shows: no pattern has to fit. */

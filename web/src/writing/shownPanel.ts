@@ -6,8 +6,8 @@ import {
   panelOfMenus,
   type ShowingFault,
   type ShownMenu,
-} from '@brine/core/controllers/suggest';
-import type { WrittenMenu, WrittenShortcut, WrittenShowing } from '../writing.ts';
+} from '@brine/core/controllers/showing';
+import type { WrittenMenu, WrittenShortcut, WrittenShowing } from './writing.ts';
 
 /** A panel as it was shown: what came of each menu, and the panel where all of them came to something. */
 export interface ShownPanel {

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { printedRows } from '../../../../testing/booklets.ts';
 import type { PdfText } from '../../../../testing/pdf.ts';
 import { LETTER, setTable, type Setting } from '../../../../testing/typesetter.ts';
-import { readTable } from '../table/readTable.ts';
+import { readTable } from '../../suggest/index.ts';
 import { layOut } from './layOut.ts';
 import type { TextPiece } from './piece.ts';
 

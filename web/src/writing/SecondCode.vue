@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { CannotPlan, planKeys, strokeSentence, type PlanStep } from '@brine/core/controllers/panel';
-import type { LiveWriting } from '../useWriting.ts';
-import type { WrittenMenu } from '../writing.ts';
+import type { LiveWriting } from './useWriting.ts';
+import type { WrittenMenu } from './writing.ts';
 import { codesOf } from './shownPanel.ts';
 
 /** The panel that was built, tried on a second code: its key presses are planned, to be done at the real one. */

@@ -1,6 +1,6 @@
-import { printedLines, type PrintedLine } from '../page/bands.ts';
-import { guttersOf, isTableLine } from '../page/gutters.ts';
-import type { TextPiece } from '../page/piece.ts';
+import { printedLines, type PrintedLine } from '../layout/bands.ts';
+import { guttersOf, isTableLine } from '../layout/gutters.ts';
+import type { TextPiece } from '../layout/piece.ts';
 import { likelyCodes } from './likelyCodes.ts';
 import { likelyUnits } from './likelyUnits.ts';
 import { cutOut, scaled, type Part } from './parts.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import PanelPick from './PanelPick.vue';
 import ShowMe from './ShowMe.vue';
-import type { LiveWriting } from '../useWriting.ts';
+import type { LiveWriting } from './useWriting.ts';
 
 /** How its keys work: a pattern that fits, or shown key by key. */
 defineProps<{ live: LiveWriting }>();

@@ -1,5 +1,5 @@
-import type { CodeValue, EditRules, Parameter } from '../../definitions/index.ts';
-import type { Act } from '../../panel/index.ts';
+import type { CodeValue, EditRules, Parameter } from '../definitions/index.ts';
+import type { Act } from '../panel/index.ts';
 import { shownAlike, shownNumber, type ShownStep } from './demonstration.ts';
 
 /** The acts that change a value: which key raises it, which lowers it, which goes to the next digit. */

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { panelWords } from '@brine/core/controllers/panel';
 import { panelPatterns, type PanelAnswers } from '@brine/core/controllers/suggest';
-import { SHOWN, type LiveWriting } from '../useWriting.ts';
+import { SHOWN, type LiveWriting } from './useWriting.ts';
 
 /** How the panel works: a pattern, and the answers it leaves open. */
 const props = defineProps<{ live: LiveWriting }>();

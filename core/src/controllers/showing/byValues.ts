@@ -1,4 +1,4 @@
-import type { CodeValue, EditRules, EnterStep, MoveRules, Parameter } from '../../definitions/index.ts';
+import type { CodeValue, EditRules, EnterStep, MoveRules, Parameter } from '../definitions/index.ts';
 import { shownAlike, shownNumber, type Fault, type ShownStep } from './demonstration.ts';
 import type { Parts } from './parts.ts';
 import { standing, turnsOf } from './turns.ts';

@@ -1,4 +1,4 @@
-import type { CodeValue, EditRules, EnterStep, MoveRules, Parameter } from '../../definitions/index.ts';
+import type { CodeValue, EditRules, EnterStep, MoveRules, Parameter } from '../definitions/index.ts';
 import type { Fault, ShownStep } from './demonstration.ts';
 import type { Parts } from './parts.ts';
 import { same, type ShownEntries, type ShownEntry } from './shownEntries.ts';

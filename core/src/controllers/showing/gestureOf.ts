@@ -1,5 +1,5 @@
-import type { Gesture } from '../../definitions/index.ts';
-import type { Act } from '../../panel/index.ts';
+import type { Gesture } from '../definitions/index.ts';
+import type { Act } from '../panel/index.ts';
 
 /** A key press as a menu names it; null for what is none. */
 export function gestureOf(act: Act): Gesture | null {

@@ -1,4 +1,4 @@
-import type { LeaveRule, Menu, MoveRules, PanelKey } from '../../definitions/index.ts';
+import type { LeaveRule, Menu, MoveRules, PanelKey } from '../definitions/index.ts';
 import type { MenuAnswers } from './demonstration.ts';
 import { gestureOf } from './gestureOf.ts';
 import type { Parts } from './parts.ts';

@@ -164,8 +164,8 @@ function evenest(rows: readonly (readonly Meant[])[]): readonly (Meant | null)[]
   }
   const chosen: (Meant | null)[] = [];
   for (
-    let way: Way | null = ways.reduce((one, next) => (next.cost < one.cost ? next : one));
-    way?.before;
+    let way = ways.reduce((one, next) => (next.cost < one.cost ? next : one));
+    way.before;
     way = way.before
   )
     chosen.unshift(way.last);

@@ -1,4 +1,4 @@
-import type { EnterStep } from '../../definitions/index.ts';
+import type { EnterStep } from '../definitions/index.ts';
 import type { Fault, ShownStep } from './demonstration.ts';
 import { gestureOf } from './gestureOf.ts';
 
@@ -78,7 +78,7 @@ function codeStep(
     }
     if (!isCount) return missing;
     const times = act.times ?? 1;
-    const way = digits ? digitTurn(before, shows!.trim()) : change / times;
+    const way = digits ? digitTurn(before, shows.trim()) : change / times;
     if (change === 0) right = key;
     else if (way === 1) more = key;
     else if (way === -1) less = key;

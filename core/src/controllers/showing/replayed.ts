@@ -1,5 +1,5 @@
-import { parameterOf, type CodeValue, type ControllerDefinition } from '../../definitions/index.ts';
-import { act, machineOf, panelAtRest, WrongAct } from '../../panel/index.ts';
+import { parameterOf, type CodeValue, type ControllerDefinition } from '../definitions/index.ts';
+import { act, machineOf, panelAtRest, WrongAct } from '../panel/index.ts';
 import { shownAlike, type Demonstration } from './demonstration.ts';
 
 /** Where a panel does something else than what was shown. */

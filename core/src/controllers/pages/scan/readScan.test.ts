@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { printedRows } from '../../../../testing/booklets.ts';
-import { layOut } from '../page/layOut.ts';
-import type { TextPiece } from '../page/piece.ts';
-import { readTable } from '../table/readTable.ts';
+import { layOut } from '../layout/layOut.ts';
+import type { TextPiece } from '../layout/piece.ts';
+import { readTable } from '../../suggest/index.ts';
 import type { Picture } from './picture.ts';
 import { readScan, type LetterReader } from './readScan.ts';
 
