@@ -57,6 +57,7 @@ export const coreRooms = {
   ],
   'judgement/commissioning': [
     'controllers/definitions',
+    'controllers/panel',
     'foundation/quantities',
     'foundation/settings',
     'foundation/unit',
@@ -188,6 +189,7 @@ export const coreRooms = {
   'record/fold': ['record/entries', 'record/kinds'],
   'record/handover': [
     'controllers/definitions',
+    'controllers/panel',
     'foundation/quantities',
     'foundation/sentences',
     'foundation/settings',

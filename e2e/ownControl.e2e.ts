@@ -1,8 +1,20 @@
 import type { Page } from 'puppeteer-core';
+import { act, machineOf, panelAtRest, planKeys } from '@brine/core/controllers/panel';
+import { readPdf } from '../server/testing/readPdf.ts';
+import type { Panel } from '@brine/core/controllers/definitions';
 import { allSaved, byTest, choose, click, clickText, fill, seeText, signIn, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
-import { answerFreezer, openJobOn, PASSWORD, pasteTable, writerStep } from './support/steps.ts';
+import { answerFreezer, openJobOn, PASSWORD } from './support/steps.ts';
+import {
+  libraryOf,
+  addLine,
+  pasteTable,
+  realControl,
+  showKeys,
+  watchedKeys,
+  writerStep,
+} from './support/writer.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** A booklet unlike any family of the demo: no row says what is counted to a defrost, nor what ends it. */
@@ -37,6 +49,33 @@ do52 Keypad lock: 0 = no; 1 = yes 0 1 0
                                                Page 2 of 4
 `;
 
+/** Its panel, unlike any pattern: two keys together, two codes counted up, another key held to save. */
+const panel: Panel = {
+  display: { digits: 4, text: false },
+  keys: [
+    { id: 'set', label: 'SET' },
+    { id: 'up', label: '▲' },
+    { id: 'down', label: '▼' },
+    { id: 'key4', label: 'FRZ' },
+  ],
+  menus: [
+    {
+      id: 'all',
+      enter: [
+        { press: ['set', 'down'], seconds: 4 },
+        { code: '7', by: 'count', more: 'up', less: 'down', take: 'set' },
+        { code: '12', by: 'count', more: 'up', less: 'down', take: 'set' },
+      ],
+      move: { next: 'down', previous: 'up', open: 'set' },
+      edit: { more: 'up', less: 'down', take: 'set', then: 'next' },
+      stores: 'leaving',
+      leave: [{ press: 'key4', seconds: 3, then: 'save' }],
+      timeOut: { seconds: 40, keeps: 'nothing' },
+    },
+  ],
+};
+const real = realControl(booklet, panel);
+
 const section = (name: string) => byTest(`connect-${name}`);
 
 /** Writes the controller down, from the pasted booklet to the library. */
@@ -49,31 +88,14 @@ async function writeDown(page: Page, base: string): Promise<void> {
   expectHolds(await textOf(page, byTest('row-count')), '18 have a meaning', 'the booklet');
 
   await writerStep(page, 'Connections');
-  await click(page, `${section('supply')} ${byTest('add-line')}`);
+  await addLine(page, 'supply');
   await fill(page, byTest('supply-volts'), '208-240');
-  for (const [at, duty] of ['Compressor', 'Defrost', 'Evaporator fan'].entries()) {
-    await click(page, `${section('relays')} ${byTest('add-line')}`);
-    await page.waitForFunction(
-      (place, n, words) => {
-        const list = [...document.querySelectorAll(`${place} [data-test="relay-drives"]`)];
-        return list.length === n && (list[n - 1] as HTMLSelectElement).selectedOptions[0]!.text === words;
-      },
-      {},
-      section('relays'),
-      at + 1,
-      duty,
-    );
+  for (const [at] of ['Compressor', 'Defrost', 'Evaporator fan'].entries()) {
+    await addLine(page, 'relays');
     await fill(page, `${section('relays')} > div:nth-of-type(${at + 2}) ${byTest('resistiveAmps')}`, '16');
   }
-  for (const n of [1, 2]) {
-    await click(page, `${section('probe-inputs')} ${byTest('add-line')}`);
-    await page.waitForFunction(
-      (place, count) => document.querySelectorAll(`${place} [data-test="probe-role"]`).length === count,
-      {},
-      section('probe-inputs'),
-      n,
-    );
-  }
+  await addLine(page, 'probe-inputs');
+  await addLine(page, 'probe-inputs');
 
   // What no row says is proposed with its reason, and confirmed.
   await writerStep(page, 'Built in');
@@ -86,9 +108,28 @@ async function writeDown(page: Page, base: string): Promise<void> {
   await click(page, byTest('confirm-all'));
   await click(page, '[data-implied="defrost.method"] button');
   await click(page, '[data-implied="regulation.differentialPlacement"] button');
-  await page.waitForFunction(() => !document.querySelector('[data-implied] button'));
+  // What the compressor does without its probe stays not stated.
+  await page.waitForFunction(() => document.querySelectorAll('[data-implied] button').length === 1);
 
+  // No pattern fits its keys: they are shown for one value, and the panel that comes of it is played back.
+  await writerStep(page, 'Keys');
+  await click(page, byTest('show-me-pick'));
+  await click(page, byTest('add-key'));
+  await fill(page, '[aria-label="Key 4"]', 'FRZ');
+  await choose(page, byTest('show-code'), 'do03');
+  await fill(page, byTest('show-value'), '-22');
+  await fill(page, byTest('show-access'), '7, 12');
+  await showKeys(page, byTest('show-me'), watchedKeys(real, 'do03', '-22'));
+  await choose(page, byTest('show-less'), '▼');
+  await seeText(page, '✓ Played back');
+  await page.waitForSelector(`${byTest('second-code')} ol`);
+
+  // A forced defrost by a key outside the menu.
   await writerStep(page, 'Shortcuts');
+  await click(page, byTest('add-shortcut'));
+  await showKeys(page, '[data-shortcut="startDefrost"]', [
+    { act: { action: 'hold', keys: ['key4'], seconds: 6 }, shows: 'dEF' },
+  ]);
   await click(page, `${section('alarm-codes')} ${byTest('add-line')}`);
   await fill(page, byTest('alarm-code'), 'dE1');
   await fill(page, byTest('alarm-means'), 'Air probe open or short');
@@ -156,10 +197,73 @@ export const ownControl: EndToEndTest = {
       await page.waitForSelector('[data-code="do51"]');
       expectHolds(await textOf(page, '[data-code="do51"]'), '−1', 'at the cabinet');
 
-      // Proven: its outputs and its defrost have their tests.
+      // The key presses of every planned code, from the definition that was written, do on the real panel what was planned.
+      const [saved] = await libraryOf(page, 'Dorry 4');
+      const rows = await page.$$eval('[data-code]', (all) =>
+        all.map((row) => row.getAttribute('data-code')!),
+      );
+      const wishes = [
+        { code: 'do01', value: '-24' },
+        { code: 'do12', value: '5' },
+        { code: 'do22', value: '10' },
+        { code: 'do52', value: '1' },
+      ];
+      for (const { code } of wishes) expectSame(rows.includes(code), true, `${code} at the cabinet`);
+      const machine = machineOf(real)!;
+      const end = planKeys(machineOf(saved!)!, new Map(), wishes).steps.reduce(
+        (state, step) => act(machine, state, step).state,
+        panelAtRest(machine),
+      );
+      for (const { code, value } of wishes)
+        expectSame(String(end.memory.get(code)), value, `${code} on the real panel`);
+      const strokes = await textOf(page, byTest('strokes'));
+      expectHolds(
+        strokes.replace(/\s+/g, ' '),
+        'hold together SET ▼ for 4 s',
+        'the way into its menu, as it was shown',
+      );
+
+      // What nobody stated is said to be so, not that the control cannot.
+      expectSame(await page.$(byTest('grave-losses')), null, 'nothing protective is lost');
+      expectHolds(await textOf(page, byTest('unsaid')), 'Not stated by its booklet', 'what nobody stated');
+
+      // Wires are planned from the terminals and relays that were written down.
+      await page.goto(`${server.base}/jobs/${id}/wire/found`, { waitUntil: 'networkidle0' });
+      await click(page, '[data-start="timer-and-thermostat"]');
+      await seeText(page, 'wires traced');
+      await allSaved(page);
+      await page.goto(`${server.base}/jobs/${id}/wire/list`, { waitUntil: 'networkidle0' });
+      await seeText(page, 'wires done');
+      const wires = Number(
+        /0 of (\d+) wires done/.exec(await page.evaluate(() => document.body.innerText))?.[1],
+      );
+      expectSame(wires >= 10, true, `wires planned: ${wires}`);
+
+      // Proven: its outputs and its defrost have their tests, and the defrost is started by the key that was shown.
       await page.goto(`${server.base}/jobs/${id}/prove/run`, { waitUntil: 'networkidle0' });
       await seeText(page, 'efrost');
       const tests = await page.evaluate(() => document.body.innerText);
       for (const part of ['ompressor', 'efrost', 'fan']) expectHolds(tests, part, 'the tests');
+      expectHolds(tests, 'Start a defrost: Hold FRZ for 6 s', 'the defrost test');
+
+      // The sheet that is left says nothing that is not so.
+      await page.goto(`${server.base}/jobs/${id}/handover`, { waitUntil: 'networkidle0' });
+      await page.waitForSelector('#to');
+      await fill(page, '#to', 'The store');
+      await click(page, byTest('hand-over'));
+      await seeText(page, 'Handed over to The store');
+      await allSaved(page);
+      await page.waitForSelector(byTest('pdf'));
+      const href = await page.$eval(byTest('pdf'), (node) => (node as HTMLAnchorElement).href);
+      const bytes = await page.evaluate(
+        async (url) => [...new Uint8Array(await (await fetch(url)).arrayBuffer())],
+        href,
+      );
+      const { text } = await readPdf(new Uint8Array(bytes));
+      for (const part of ['Dorry 4', 'do21', 'Air probe open or short', 'Start a defrost'])
+        expectHolds(text, part, 'the sheet');
+      for (const wrong of ['has no relay', 'has no output', 'undefined', 'NaN'])
+        expectSame(text.includes(wrong), false, `“${wrong}” on the sheet`);
+      if (process.env['BRINE_SEE']) process.stderr.write(`${tests}\n----\n${text}\n`);
     }),
 };

@@ -6,7 +6,8 @@ import { byTest, click, demoJob, fill, signIn } from './support/acts.ts';
 import { launch, newPage } from './support/browser.ts';
 import { pdfPicture } from './support/pdfPicture.ts';
 import { startServer } from './support/server.ts';
-import { PASSWORD, pasteTable } from './support/steps.ts';
+import { PASSWORD } from './support/steps.ts';
+import { pasteTable } from './support/writer.ts';
 
 /** One picture of each main view, from the demo data. The folder may be given; the default is the one the README links to. */
 const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));

@@ -1,12 +1,18 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
-import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { machineOf, planKeys, readController } from '@brine/core/controllers/panel';
-import { draftDefinition, draftRows, panelFrom, panelPatterns, readTable } from '@brine/core/controllers/suggest';
+import {
+  draftDefinition,
+  draftRows,
+  panelFrom,
+  panelPatterns,
+  readTable,
+} from '@brine/core/controllers/suggest';
 import { byTest, choose, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
-import { PASSWORD, pasteTable, writerStep } from './support/steps.ts';
+import { PASSWORD } from './support/steps.ts';
+import { libraryOf, pasteTable, writerStep } from './support/writer.ts';
 import { drillGoal, strikeAll } from './support/strike.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
@@ -25,18 +31,6 @@ const draft = draftDefinition(
 
 const textOf = (page: Page, test: string) =>
   page.$eval(byTest(test), (node) => (node as HTMLElement).innerText.replace(/\s+/g, ' '));
-
-async function libraryOf(page: Page, family: string): Promise<ControllerDefinition[]> {
-  return page.evaluate(async (name) => {
-    const { controllers } = await (await fetch('/api/controllers')).json();
-    const own = controllers.filter((c: { family: string }) => c.family === name);
-    return Promise.all(
-      own.map(
-        async (c: { hash: string }) => (await (await fetch(`/api/controllers/${c.hash}`)).json()).definition,
-      ),
-    );
-  }, family);
-}
 
 /** From a booklet's pasted table to a control that was practised, in one go. */
 export const writing: EndToEndTest = {

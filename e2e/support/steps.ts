@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { byTest, choose, click, clickText, fill, seeText, signIn } from './acts.ts';
+import { byTest, choose, click, fill, seeText, signIn } from './acts.ts';
 
 export const PASSWORD = 'salt-and-ice';
 
@@ -58,22 +58,4 @@ export async function fishStoreJob(page: Page, base: string): Promise<string> {
   return page.evaluate(
     async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
   );
-}
-
-/** Pastes a booklet's table where a controller is written down. */
-export async function pasteTable(page: Page, text: string): Promise<void> {
-  await page.waitForSelector(byTest('paste'));
-  await page.$eval(
-    byTest('paste'),
-    (node, pasted) => {
-      (node as HTMLTextAreaElement).value = pasted;
-      node.dispatchEvent(new InputEvent('input', { bubbles: true }));
-    },
-    text,
-  );
-}
-
-/** Goes to a step of writing a controller down. */
-export async function writerStep(page: Page, name: string): Promise<void> {
-  await clickText(page, '[aria-label="Steps"] button', name);
 }

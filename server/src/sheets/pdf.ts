@@ -241,7 +241,7 @@ function below(sheet: LeaveBehindSheet, size: number): Content {
               ]
             : []),
           ...(sheet.lost.length > 0
-            ? [space, heading('This control cannot do', size), list(sheet.lost, '')]
+            ? [space, heading('This control cannot do, or it is not known', size), list(sheet.lost, '')]
             : []),
         ],
       },
@@ -257,6 +257,9 @@ function below(sheet: LeaveBehindSheet, size: number): Content {
             ],
             margin: [0, 0, 0, 1],
           })),
+          ...(sheet.direct.length > 0
+            ? [space, heading('Without the menu', size), list(sheet.direct, '')]
+            : []),
         ],
       },
     ],

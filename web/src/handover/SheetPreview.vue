@@ -76,6 +76,12 @@ const sheet = computed(() => {
           <span class="font-mono font-semibold">{{ alarm.code }}</span> {{ alarm.means }}.
           <span class="text-soft">{{ alarm.firstChecks.join('; ') }}</span>
         </p>
+        <template v-if="sheet.direct.length > 0">
+          <h3 class="mt-3">Without the menu</h3>
+          <ul class="list-disc pl-4">
+            <li v-for="line in sheet.direct" :key="line">{{ line }}</li>
+          </ul>
+        </template>
       </section>
     </div>
   </article>

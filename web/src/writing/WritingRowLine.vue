@@ -7,6 +7,7 @@ import type { KeptPage } from './booklet/bookletStorage.ts';
 import RowCutOut from './booklet/RowCutOut.vue';
 import OptionMeanings from './OptionMeanings.vue';
 import { acceptRow } from './rowsToCheck.ts';
+import RowDepends from './RowDepends.vue';
 import SettingSelect from './SettingSelect.vue';
 import type { LiveWriting, WritingRow } from './useWriting.ts';
 
@@ -85,6 +86,7 @@ function mend(field: keyof Mend, event: Event) {
             />
           </label>
         </div>
+        <RowDepends v-if="shown || row.condition" :row="row" :live="live" />
         <p v-if="row.left.length > 0" class="hint">Not read: {{ row.left.join(' · ') }}</p>
       </template>
     </td>

@@ -16,6 +16,7 @@ import {
   type Choice,
   type DraftRow,
   type Mend,
+  type RowCondition,
   withPresets,
 } from '@brine/core/controllers/suggest';
 import { request } from '../shared/api/client.ts';
@@ -55,7 +56,7 @@ export function useWriting() {
   const table = computed(() => readTable(writing.value.text, writing.value.roles ?? undefined));
   const keys = computed(() => keysOf(table.value.rows));
   const rows = computed<readonly WritingRow[]>(() => {
-    const { mends, settings, means, omitted } = writing.value;
+    const { mends, settings, means, conditions, omitted } = writing.value;
     const byLine = new Map(
       table.value.rows.flatMap((row, i) => {
         const mend = mends[keys.value[i]!];
@@ -70,7 +71,8 @@ export function useWriting() {
         const said = means[`${key}|${choice.value}`];
         return said === undefined ? choice : { ...choice, means: said, sure: true };
       });
-      return { ...row, key, decided, setting, choices, omitted: omitted.includes(key) };
+      const condition = key in conditions ? conditions[key]! : row.condition;
+      return { ...row, key, decided, setting, choices, condition, omitted: omitted.includes(key) };
     });
   });
   const used = computed(() => rows.value.filter((row) => !row.omitted));
@@ -174,6 +176,9 @@ export function useWriting() {
       change({ settings: { ...writing.value.settings, [key]: setting } }),
     say: (key: string, value: string, means: string | boolean) =>
       change({ means: { ...writing.value.means, [`${key}|${value}`]: means } }),
+    /** Says on which choice a row depends; null: on none. */
+    depend: (key: string, condition: RowCondition | null) =>
+      change({ conditions: { ...writing.value.conditions, [key]: condition } }),
     omit: (key: string, omitted: boolean) =>
       change({
         omitted: omitted ? [...writing.value.omitted, key] : writing.value.omitted.filter((k) => k !== key),

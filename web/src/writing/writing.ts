@@ -5,6 +5,7 @@ import {
   type ColumnRole,
   type Mend,
   type PanelAnswers,
+  type RowCondition,
   type WrittenConnections,
   type WrittenPreset,
 } from '@brine/core/controllers/suggest';
@@ -49,6 +50,8 @@ export interface Writing {
   readonly mends: Readonly<Record<string, Mend>>;
   readonly settings: Readonly<Record<string, SettingId | null>>;
   readonly means: Readonly<Record<string, string | boolean>>;
+  /** On which choice a row depends, by its key, where somebody said so; null: on none. */
+  readonly conditions: Readonly<Record<string, RowCondition | null>>;
   readonly omitted: readonly string[];
   readonly family: string;
   readonly version: string;
@@ -91,6 +94,7 @@ export const blank: Writing = {
   mends: {},
   settings: {},
   means: {},
+  conditions: {},
   omitted: [],
   family: '',
   version: '1',

@@ -254,6 +254,15 @@ const rules: readonly Rule[] = [
         ? `${k.row('compressor.faultOnTime', 'compressor.faultOffTime')} gives times of running and resting with a failed probe`
         : null,
   },
+  {
+    setting: 'compressor.onProbeFault',
+    value: 'stop',
+    ask: true,
+    when: (k) =>
+      k.has('regulation.setpoint') && k.has(...boxRows)
+        ? 'No code says what the compressor does while the air probe is failed; most controls without such a code stop it. Pull the probe off and see'
+        : null,
+  },
 ];
 
 /** Facts that follow from the codes, relays and probes a control has, for settings that neither a code nor its `fixed` says. In the order of the rules. */

@@ -107,6 +107,29 @@ describe('a panel learned from one value shown at it', () => {
   );
 });
 
+test('two access codes one after the other, counted down past nought', () => {
+  const definition = styleDefinition('a');
+  const { menus, keys } = definition.panel as Panel;
+  const [menu] = menus;
+  const twice: Panel = {
+    keys,
+    menus: [
+      {
+        ...menu!,
+        enter: [
+          menu!.enter[0]!,
+          { code: '7', by: 'count', more: 'up', less: 'down', take: 'set' },
+          { code: '12', by: 'count', more: 'up', less: 'down', take: 'set' },
+        ],
+      },
+    ],
+  };
+  const real = { ...definition, panel: twice };
+  const learned = learn(real, twice, [demonstrated(real, 'gap', 5)]);
+  if ('problem' in learned) throw new Error(learned.problem);
+  expectSameKeys(real, { ...definition, panel: panelOf(keys, [learned]) });
+});
+
 describe('steps that make no panel', () => {
   const definition = styleDefinition('a');
   const shown = demonstrated(definition, 'gap', 5);

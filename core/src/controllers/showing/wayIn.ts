@@ -78,7 +78,7 @@ function codeStep(
     }
     if (!isCount) return missing;
     const times = act.times ?? 1;
-    const way = digits ? digitTurn(before, shows.trim()) : change / times;
+    const way = digits ? digitTurn(before, shows.trim()) : countTurn(change, times, 10 ** code.length);
     if (change === 0) right = key;
     else if (way === 1) more = key;
     else if (way === -1) less = key;
@@ -93,4 +93,10 @@ function digitTurn(from: string, to: string): number {
   if (places.length !== 1 || from.length !== to.length) return 0;
   const step = (Number(to[places[0]!]) - Number(from[places[0]!]) + 10) % 10;
   return step === 1 ? 1 : step === 9 ? -1 : 0;
+}
+
+/** Which way a count went, once round where it passed its end; 0 where it went otherwise. */
+function countTurn(change: number, times: number, round: number): number {
+  if (change === times || change === times - round) return 1;
+  return change === -times || change === round - times ? -1 : 0;
 }

@@ -6,6 +6,7 @@ export {
 } from './draft/connections.ts';
 export { draftDefinition } from './draft/draftDefinition.ts';
 export { type WrittenPreset, withPresets } from './draft/presets.ts';
+export type { RowCondition } from './draft/condition.ts';
 export { choicesOf, type DraftRow, draftRows } from './draft/draftRow.ts';
 export { type PanelAnswers, panelFrom, panelPatterns } from './draft/panelPatterns.ts';
 export type { Choice } from './match/learned.ts';

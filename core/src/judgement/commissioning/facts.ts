@@ -1,5 +1,6 @@
 import { controlConfig, type ControlConfig } from '../../machines/box/index.ts';
-import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
+import { panelOf, type ControllerDefinition } from '../../controllers/definitions/index.ts';
+import { deedWords } from '../../controllers/panel/index.ts';
 import { printFor, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
@@ -26,6 +27,8 @@ export interface Wording extends CommissioningInput {
   /** True where it drives this by 0–10 V. */
   analog(output: string): boolean;
   code(words: RegExp): string;
+  /** The keys for something done without the menu, in a sentence; null where nobody stated them. */
+  direct(does: string): string | null;
 }
 
 /** The same with the settings as a control of a box runs on them. */
@@ -57,6 +60,11 @@ export function wordingOf(input: CommissioningInput): Wording {
         (alarm) => words.test(alarm.means) && !ofMachine.test(alarm.means),
       );
       return found ? `“${found.code}”` : '';
+    },
+    direct: (does) => {
+      const panel = panelOf(input.control);
+      const deed = panel ? deedWords(panel).find((one) => one.does === does) : undefined;
+      return deed ? `${deed.name}: ${deed.strokes.join('; ')}.` : null;
     },
   };
 }

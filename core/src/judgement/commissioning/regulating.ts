@@ -108,7 +108,7 @@ export function defrostTests(facts: Facts): readonly CommissioningTest[] {
       title: 'Starts by hand',
       why: 'What cannot be started cannot be tested later either.',
       how: [
-        'Start a defrost with the keystrokes of this control.',
+        facts.direct('startDefrost') ?? 'Start a defrost with the keystrokes of this control.',
         heats ? 'Compressor or valve, heater and fans one after the other.' : 'The compressor stops.',
       ],
       expect: `${defrost.method === 'electric' ? 'Compressor off, heater on' : defrost.method === 'hotGas' ? 'The hot gas valve opens' : 'Compressor off'}, fans ${fans.controlled && !fans.runsInDefrost ? 'off' : 'on'}.`,

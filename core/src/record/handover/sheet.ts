@@ -6,6 +6,7 @@ import type {
   Parameter,
 } from '../../controllers/definitions/index.ts';
 import {
+  panelOf,
   resolutionOf,
   printCode,
   shownUnitOf,
@@ -22,6 +23,7 @@ import {
   unitSymbol,
   type TemperatureUnit,
 } from '../../foundation/quantities/index.ts';
+import { deedWords } from '../../controllers/panel/index.ts';
 import { endWords } from '../../wiring/circuit/index.ts';
 import { printValue, settingGroup, settingOf, type SettingId } from '../../foundation/settings/index.ts';
 
@@ -54,6 +56,8 @@ export interface LeaveBehindSheet {
   readonly watch: readonly string[];
   readonly lost: readonly string[];
   readonly alarms: readonly AlarmCode[];
+  /** What keys do without the menu, a line each. */
+  readonly direct: readonly string[];
   readonly wires: readonly SheetWire[];
   readonly readings: readonly string[];
   readonly calibrations: readonly string[];
@@ -119,10 +123,17 @@ export function leaveBehindSheet(input: SheetInput): LeaveBehindSheet {
           `${settingOf(setting).label}: ${printValue(settingOf(setting), value, input.reader ?? display.unit)}`,
       ),
     watch: watchList(input),
-    lost: program.lost
+    lost: [
+      ...program.lost.map(({ setting, reason }) => ({ setting, reason })),
+      ...program.notStated.map((setting) => ({
+        setting,
+        reason: 'not stated by its booklet, and not tried',
+      })),
+    ]
       .filter(({ setting }) => !secret.has(setting))
       .map(({ setting, reason }) => `${settingOf(setting).label}: ${reason}`),
     alarms: control.alarmCodes ?? [],
+    direct: directActions(control),
     wires: wireLines(input.wiring ?? null),
     readings: readingLines(input.wiring ?? null),
     calibrations: calibrationLines(input),
@@ -131,6 +142,28 @@ export function leaveBehindSheet(input: SheetInput): LeaveBehindSheet {
     link: input.link ?? null,
     signOff: input.signOff ?? null,
   };
+}
+
+/** What somebody on site does without the menu: defrosts, alarms, the keypad. What only shows a value fills no line. */
+const onSheet: ReadonlySet<string> = new Set([
+  'startDefrost',
+  'stopDefrost',
+  'standbyOn',
+  'standbyOff',
+  'unlock',
+  'lock',
+  'showAlarms',
+  'clearAlarm',
+  'silence',
+]);
+
+function directActions(control: ControllerDefinition): readonly string[] {
+  const panel = panelOf(control);
+  return (panel ? deedWords(panel) : [])
+    .filter(({ does }) => onSheet.has(does))
+    .map(
+      ({ name, strokes }) => `${name}: ${strokes.join('; ').replace(/^./, (letter) => letter.toLowerCase())}`,
+    );
 }
 
 function wireLines(wiring: JobWiring | null): readonly SheetWire[] {

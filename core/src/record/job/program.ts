@@ -83,6 +83,8 @@ export interface Program {
   readonly deduced: readonly Implied[];
   readonly fixed: readonly { readonly setting: SettingId; readonly value: SettingValue }[];
   readonly lost: readonly LostSetting[];
+  /** Planned values of which nobody stated whether this control holds them. */
+  readonly notStated: readonly SettingId[];
   readonly display: DisplayState | null;
 }
 
@@ -115,6 +117,7 @@ export function programOf(input: ProgramInput): Program {
       behind: [],
       fixed: [],
       lost: [],
+      notStated: [],
       display: null,
     };
   const choices = choicesOf(input.state, target);
@@ -155,7 +158,7 @@ export function programOf(input: ProgramInput): Program {
       value: target.fixed?.[fact.setting] ?? fact.value,
     })),
     behind: targets.filter((t) => !t.visible),
-    lost: stillLost(encoded.lost, inForce, values),
+    ...withoutUnsaid(stillLost(encoded.lost, inForce, values), input.replacement),
     display: encoded.display,
   };
 }
@@ -245,6 +248,24 @@ function stillLost(lost: readonly LostSetting[], inForce: SettingValues, values:
     const now = inForce[setting];
     return now === undefined || !sameValue(now, values[setting]);
   });
+}
+
+/** Parts the losses from what is only not stated: a fact that no code and nobody says is no proof that the control does otherwise. */
+function withoutUnsaid(
+  lost: readonly LostSetting[],
+  replacement: ControllerDefinition,
+): Pick<Program, 'lost' | 'notStated'> {
+  const open = new Set(impliedBy(replacement).flatMap((fact) => (fact.ask ? [fact.setting] : [])));
+  const gone = new Set(lost.map(({ setting }) => setting));
+  /** Times of running and resting say nothing of their own beside what is done at all. */
+  const follows = ({ setting }: LostSetting) =>
+    (setting === 'compressor.faultOnTime' || setting === 'compressor.faultOffTime') &&
+    gone.has('compressor.onProbeFault');
+  const unsaid = lost.filter(({ setting }) => open.has(setting));
+  return {
+    lost: lost.filter((loss) => !open.has(loss.setting) && !follows(loss)),
+    notStated: unsaid.map(({ setting }) => setting),
+  };
 }
 
 function chosenValues(state: JobState, unit: UnitDescription | null): readonly ChosenValue[] {

@@ -62,6 +62,7 @@ export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], pa
           !row.choices.some((choice) => choice.also) && { setting: row.setting }),
         encoding,
         ...noteOf(row),
+        ...shownWhen(row, rows),
       },
     ];
   });
@@ -75,6 +76,12 @@ export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], pa
     ...(panel && { panel }),
   };
   return { definition, open };
+}
+
+/** On what other choice a row depends, as the menu's rule; a code that is no row any more shows nothing. */
+function shownWhen({ condition }: DraftRow, rows: readonly DraftRow[]): Pick<Parameter, 'visibleWhen'> {
+  if (!condition || !rows.some((row) => row.code === condition.code)) return {};
+  return { visibleWhen: { code: condition.code, in: condition.values.map(typedOption) } };
 }
 
 const noteOf = (row: DraftRow) => {
@@ -122,13 +129,14 @@ function encodingOf(row: DraftRow, follows: boolean, tenths: boolean): Encoding 
   };
 }
 
+const typedOption = (value: string): number | string => (/^\d+$/.test(value) ? Number(value) : value);
+
 function choiceOf(row: DraftRow): Encoding | string {
   const asks = row.setting === null ? null : settingOf(row.setting);
   if (asks && asks.kind !== 'choice' && asks.kind !== 'flag')
     return `${asks.label} is no choice, but this row lists ${row.choices.length} options`;
   const silent = row.choices.find((c) => c.means === null);
   if (asks && silent) return `say what ${silent.value} stands for`;
-  const typed = (value: string): number | string => (/^\d+$/.test(value) ? Number(value) : value);
   const standard = row.choices.find((c) => c.value.toLowerCase() === row.default.trim().toLowerCase());
   if (!standard)
     return row.default === ''
@@ -137,12 +145,12 @@ function choiceOf(row: DraftRow): Encoding | string {
   return {
     type: 'choice',
     options: row.choices.map((c) => ({
-      value: typed(c.value),
+      value: typedOption(c.value),
       ...(asks && row.setting !== null
         ? { means: combined(row.setting, c) }
         : c.words !== '' && { means: c.words }),
     })),
-    default: typed(standard.value),
+    default: typedOption(standard.value),
   };
 }
 

@@ -5,6 +5,7 @@ import { rowKind } from '../match/rowKind.ts';
 import { FITS, suggestSetting, type BookletRow, type Guess, type Suggestion } from '../match/suggest.ts';
 import type { Choice } from '../match/learned.ts';
 import type { TableRow } from '../table/readTable.ts';
+import { conditionIn, type RowCondition } from './condition.ts';
 
 /** A row of the table on its way to a parameter: what it is taken to mean, what its options stand for, what is still open. */
 export interface DraftRow extends TableRow {
@@ -12,10 +13,18 @@ export interface DraftRow extends TableRow {
   readonly score: number;
   readonly runnerUp: Guess | null;
   readonly choices: readonly OptionMeaning[];
+  /** The menu shows it only for some options of another row; null: always. */
+  readonly condition: RowCondition | null;
 }
 
 /** Reads every row's meaning and options; nothing is decided that the person cannot change. */
-export function draftRows(rows: readonly TableRow[], learned: readonly Choice[] = []): readonly DraftRow[] {
+export function draftRows(
+  printed: readonly TableRow[],
+  learned: readonly Choice[] = [],
+): readonly DraftRow[] {
+  const masters = printed.map((row) => ({ code: row.code, choices: choicesOf(row, null) }));
+  const read = printed.map((row) => conditionIn(row.description, masters));
+  const rows = printed.map((row, i) => ({ ...row, description: read[i]!.words }));
   const worded = rows.map((row) => [row.description, row.options].filter(Boolean).join(' '));
   const alone = rows.map((row, i) => ({
     row,
@@ -33,6 +42,7 @@ export function draftRows(rows: readonly TableRow[], learned: readonly Choice[] 
       score: kept?.score ?? 0,
       runnerUp: rival ? best : runnerUp,
       choices: choicesOf(row, kept?.setting ?? null),
+      condition: read[i]!.condition,
       problems: rival
         ? [
             ...row.problems,

@@ -94,9 +94,9 @@ const words: Readonly<Record<string, string>> = {
   offset: 'offset shift correction calibration calibrate adjustment trim adjust zero',
   relative: 'relative rel tied dependent deviation depends dependence linked respect',
   absolute: 'absolute abs independent own',
-  function: 'function configuration config job works use',
+  function: 'function configuration config job works work working use serves',
   compressor: 'compressor comp compr cmp compressors cprsr',
-  output: 'output relay load out',
+  output: 'output relay load out outlet channel outlets',
   off: 'off stop stops stopped stopping standing pauses halt',
   on: 'on run runs running activation activated active',
   rest: 'rest rests resting protection idle standstill pause',
@@ -203,18 +203,16 @@ export interface Concepts {
   readonly unknown: readonly string[];
 }
 
+/** Names of the second outlet, with what follows them where that belongs to it: "second set point". */
 const stage2 =
-  /\b(stage 2|2nd stage|second stage|relay 2|2nd relay|second relay|output 2|2nd output|second output|out ?2|r2|second (set ?point|set|diff\w*)|2nd (set ?point|set|diff\w*))\b/g;
+  /\b((stage|relay|output|outlet|channel|load|thermostat|circuit) (2|two|ii)|(2nd|second) (stage|relay|output|outlet|channel|load|thermostat|circuit)|out ?2|k2|y2|r2|(second|2nd) (set ?point|set|diff\w*))\b/g;
+const belongsToStage2 = /^(?:second|2nd) (set ?point|set|diff\w*)$/;
 
 /** Reads the concepts out of a description in a technician's English: abbreviations, small spelling variants, any order. */
 export function conceptsOf(description: string): Concepts {
   let text = ` ${description.toLowerCase()} `
     .replace(/[°º]\s?[cf]\b/g, ' degrees ')
-    .replace(
-      stage2,
-      (match) =>
-        ` stage2 ${match.replace(/.*\b(set ?point|set|diff\w*)$/, '$1').replace(/^(stage|2nd|second|relay|output|out|r2).*/, '')} `,
-    );
+    .replace(stage2, (match) => ` stage2 ${belongsToStage2.exec(match)?.[1] ?? ''} `);
   for (const [idiom, concept] of idioms) text = text.replace(idiom, ` ${concept} `);
   const named = new Set<string>();
   const unknown: string[] = [];
