@@ -5,7 +5,7 @@ import type { Panel } from '@brine/core/controllers/definitions';
 import { allSaved, byTest, choose, click, clickText, fill, seeText, signIn, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
-import { answerFreezer, openJobOn, PASSWORD } from './support/steps.ts';
+import { answerFreezer, openJobOn, ownUnit, PASSWORD } from './support/steps.ts';
 import {
   libraryOf,
   addLine,
@@ -140,23 +140,6 @@ async function writeDown(page: Page, base: string): Promise<void> {
   await page.waitForFunction(() => /^\/controls\/[0-9a-f]{64}$/.test(location.pathname));
 }
 
-/** Asks the server as the page does. */
-const make = (page: Page, path: string, body: object) =>
-  page.evaluate(
-    async (to, sent) =>
-      (
-        await fetch(to, { method: 'POST', headers: { 'content-type': 'application/json' }, body: sent })
-      ).json() as Promise<{ site: { id: string } }>,
-    `/api/${path}`,
-    JSON.stringify(body),
-  );
-
-/** A site and a unit of one's own. */
-async function ownUnit(page: Page): Promise<void> {
-  const { site } = await make(page, 'sites', { name: 'Own cold store', place: '' });
-  await make(page, 'units', { siteId: site.id, name: 'Bait freezer', tag: 'OWN-1', plate: 'R-449A, 208 V' });
-}
-
 /** A controller that nobody prepared goes the whole way. */
 export const ownControl: EndToEndTest = {
   name: 'a controller written down from a booklet unlike any of the demo fits, is planned, simulated with its defrosts, set by hand where the plan says nothing, and has its tests',
@@ -165,7 +148,7 @@ export const ownControl: EndToEndTest = {
       const page = await newPage(browser);
       await signIn(page, server.base, 'tess', PASSWORD);
       await writeDown(page, server.base);
-      await ownUnit(page);
+      await ownUnit(page, 'Own cold store', { name: 'Bait freezer', tag: 'OWN-1', plate: 'R-449A, 208 V' });
       const id = await openJobOn(page, server.base, 'OWN-1', 'New control');
       await answerFreezer(page);
       await choose(page, byTest('control-new'), 'Dorry 4');

@@ -6,7 +6,9 @@ import { condenserFans } from './condenserFans.e2e.ts';
 import { forecast } from './forecast.e2e.ts';
 import { keptEntries } from './keptEntries.e2e.ts';
 import { logAway } from './logAway.e2e.ts';
+import { bookletPdf, bookletPhoto } from './bookletFiles.e2e.ts';
 import { ownControl } from './ownControl.e2e.ts';
+import { ownPhone } from './ownPhone.e2e.ts';
 import { ownTools } from './tools.e2e.ts';
 import { trip } from './trip.e2e.ts';
 import { tuning } from './tuning.e2e.ts';
@@ -38,6 +40,9 @@ const tests = [
   writing,
   compare,
   ownControl,
+  ownPhone,
+  bookletPdf,
+  bookletPhoto,
   forecast,
   tuning,
   timerToControl,

@@ -59,3 +59,24 @@ export async function fishStoreJob(page: Page, base: string): Promise<string> {
     async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
   );
 }
+
+/** Asks the server as the page does. */
+const make = (page: Page, path: string, body: object) =>
+  page.evaluate(
+    async (to, sent) =>
+      (
+        await fetch(to, { method: 'POST', headers: { 'content-type': 'application/json' }, body: sent })
+      ).json() as Promise<{ site: { id: string } }>,
+    `/api/${path}`,
+    JSON.stringify(body),
+  );
+
+/** A site and a unit of one's own. */
+export async function ownUnit(
+  page: Page,
+  place: string,
+  unit: { readonly name: string; readonly tag: string; readonly plate: string },
+): Promise<void> {
+  const { site } = await make(page, 'sites', { name: place, place: '' });
+  await make(page, 'units', { siteId: site.id, ...unit });
+}

@@ -66,11 +66,11 @@ export async function showKeys(page: Page, within: string, steps: readonly Watch
 }
 
 /** One line of a list of connections: adds it and waits until it stands there. */
-export async function addLine(page: Page, list: string): Promise<void> {
+export async function addLine(page: Page, list: string, press = click): Promise<void> {
   const place = byTest(`connect-${list}`);
   const count = () => page.$$eval(`${place} > div`, (all) => all.length);
   const before = await count();
-  await click(page, `${place} ${byTest('add-line')}`);
+  await press(page, `${place} ${byTest('add-line')}`);
   await page.waitForFunction(
     (at, n) => document.querySelectorAll(`${at} > div`).length > n,
     {},

@@ -37,7 +37,8 @@ export function printedLines(words: readonly TextPiece[]): readonly PrintedLine[
 function whole(words: readonly TextPiece[]): readonly TextPiece[] {
   return words.reduce<TextPiece[]>((kept, word) => {
     const last = kept.at(-1);
-    if (last && word.x - (last.x + last.width) < LETTER_GAP * word.height)
+    const isBroken = /\p{L}$/u.test(last?.text ?? '') && /^\p{L}/u.test(word.text);
+    if (last && isBroken && word.x - (last.x + last.width) < LETTER_GAP * word.height)
       kept[kept.length - 1] = { ...last, text: last.text + word.text, width: word.x + word.width - last.x };
     else kept.push(word);
     return kept;

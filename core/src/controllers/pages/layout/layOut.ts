@@ -38,20 +38,26 @@ export function layOut(pages: readonly BookletPage[]): LaidOut {
 
 function rowsOf(page: number, lines: readonly PrintedLine[], gutters: readonly Gutter[]): readonly LaidRow[] {
   const height = median(lines.map((line) => line.bottom - line.top));
-  const rows = bandsOf(lines).map((band) => rowOf(page, band, gutters));
+  const rows = bandsOf(lines, gutters).map((band) => rowOf(page, band, gutters));
   return rejoined(rows, height);
 }
 
-/** Lines that overlap in height are one row whose cells have different numbers of lines. */
-function bandsOf(lines: readonly PrintedLine[]): readonly (readonly PrintedLine[])[] {
+/** Lines that overlap in height are one row whose cells have different numbers of lines; two that each begin in the first column are two rows. */
+function bandsOf(
+  lines: readonly PrintedLine[],
+  gutters: readonly Gutter[],
+): readonly (readonly PrintedLine[])[] {
+  const begins = (line: PrintedLine) => gutters.length > 0 && line.words[0]!.x < gutters[0]!.from;
   return lines.reduce<PrintedLine[][]>((bands, line) => {
-    const last = bands.at(-1)?.at(-1);
-    if (last && last.bottom - line.top > BAND_OVERLAP * (line.bottom - line.top)) bands.at(-1)!.push(line);
+    const band = bands.at(-1);
+    const last = band?.at(-1);
+    const overlaps = last && last.bottom - line.top > BAND_OVERLAP * (line.bottom - line.top);
+    if (band && overlaps && !(begins(line) && band.some(begins))) band.push(line);
     else bands.push([line]);
     return bands;
   }, []);
 }
-const BAND_OVERLAP = 0.25;
+const BAND_OVERLAP = 0.05;
 
 function rowOf(page: number, band: readonly PrintedLine[], gutters: readonly Gutter[]): LaidRow {
   const words = band.flatMap((line) => line.words);

@@ -8,7 +8,7 @@ export interface LaidRow {
 }
 
 /** Lines further apart than this, in heights of a line, are not one cell that was broken. */
-const SAME_CELL = 1.1;
+const SAME_CELL = 1.5;
 
 /**
  * Puts cells that were broken over lines together again. Where cells stand level with the first line of their row, what follows a row belongs to it; where they stand around its
@@ -91,9 +91,9 @@ const merged = (block: readonly LaidRow[], homes: Homes): readonly LaidRow[] =>
     ];
   });
 
-/** "set-" and "back" were one word before the line was broken. */
+/** "set-" and "back", "hours/" and "fix" were one word before the line was broken. */
 const wordsJoined = (parts: readonly string[]) =>
   parts
     .filter(Boolean)
     .join(' ')
-    .replace(/(\p{Ll}-) (?=\p{Ll})/gu, '$1');
+    .replace(/(\p{Ll}-|\p{L}\/) (?=\p{Ll})/gu, '$1');

@@ -26,9 +26,13 @@ const ENOUGH = 0.6;
  *
  * @returns a text for each text
  */
-export function likelyUnits(texts: readonly string[]): readonly string[] {
+export function likelyUnits(read: readonly string[]): readonly string[] {
+  // The sign of a degree is read as the letter or the figure it looks like.
+  const texts = read.map((text) =>
+    text.replace(/^[o0Oº°]([CF])$/i, (_, letter: string) => `°${letter.toUpperCase()}`),
+  );
   const known = texts.filter((text) => units.includes(text));
-  if (known.length < 3 || known.length < ENOUGH * texts.length) return texts;
+  if (known.length < 3 || known.length < ENOUGH * texts.length) return read;
   // What the column holds already is likelier than what it does not.
   const used = units.filter((unit) => known.includes(unit));
   return texts.map((text) => {

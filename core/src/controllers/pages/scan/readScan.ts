@@ -53,11 +53,7 @@ export async function readScan(
     better = withFigures(better, column, await readPart(read, clean, { ...column, top, bottom }, 1, FIGURES));
     progress(2 + i, steps);
   }
-  for (const column of columns.slice(1)) {
-    const here = better.filter((word) => middle(word) >= column.left && middle(word) < column.right);
-    const units = new Map(likelyUnits(here.map(({ text }) => text)).map((text, i) => [here[i]!, text]));
-    better = better.map((word) => (units.has(word) ? { ...word, text: units.get(word)! } : word));
-  }
+  for (const column of columns.slice(1)) better = withUnits(better, column, table);
   const codes = { left: 0, right: columns[0]!.right, top, bottom };
   const again = [await readPart(read, clean, codes, 1)];
   progress(steps - 1, steps);
@@ -120,6 +116,31 @@ function withFigures(
     ...words.flatMap((word) => (replaced.has(word) ? (replaced.get(word) ?? []) : word)),
     ...kept,
   ].filter(({ text }) => text !== '');
+}
+
+/** Words with the units of a column put right, where it holds units. A sign read apart from its letter, as in `o C`, comes to it. */
+function withUnits(
+  words: readonly TextPiece[],
+  { left, right }: { readonly left: number; readonly right: number },
+  table: readonly PrintedLine[],
+): readonly TextPiece[] {
+  const cells = table.flatMap((line) => {
+    const here = words
+      .filter((word) => middle(word) >= left && middle(word) < right && level(word, line))
+      .sort((a, b) => a.x - b.x);
+    return here.length === 0 ? [] : [here];
+  });
+  const read = cells.map((cell) => cell.map(({ text }) => text).join(''));
+  const units = likelyUnits(read);
+  if (units === read) return words;
+  const replaced = new Set(cells.flat());
+  return [
+    ...words.filter((word) => !replaced.has(word)),
+    ...cells.map((cell, i) => {
+      const [first, last] = [cell[0]!, cell.at(-1)!];
+      return { ...first, text: units[i]!, width: last.x + last.width - first.x };
+    }),
+  ];
 }
 
 /** Words with the first column's codes put right. */

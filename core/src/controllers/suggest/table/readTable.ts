@@ -133,7 +133,7 @@ function bodyOf(lines: readonly SplitLine[]): {
       set('group');
     }
     // Beside empty cells only a code could be a row's.
-    else if (line.cells.length >= 4 && filled.length === 1 && !isCode(only.split(/\s/)[0]!)) set('note');
+    else if (line.cells.length >= 4 && filled.length === 1 && !isCode(only) && !splitCode(only)) set('note');
     else body.push({ ...line, folder });
   }
   return { body, aside };
