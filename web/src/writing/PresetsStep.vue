@@ -35,7 +35,7 @@ const standardOf = (code: string) => {
       starting values of all other codes. Skip this step where it has none.
     </p>
     <div class="mt-3 flex flex-wrap items-end gap-4">
-      <label
+      <label class="flex flex-col gap-1"
         ><span class="field-label">The code that picks one</span
         ><select
           class="max-w-72"
@@ -60,7 +60,7 @@ const standardOf = (code: string) => {
       <li v-for="problem in live.preset.value.problems" :key="problem">{{ problem }}.</li>
     </ul>
     <div v-if="list.length > 0" class="mt-4 overflow-x-auto">
-      <table class="table-plain">
+      <table class="table-plain !w-auto">
         <thead>
           <tr>
             <th>Code</th>

@@ -33,7 +33,7 @@ const unwritten = computed(() => props.menu.demonstration.steps.filter(({ shows 
 <template>
   <section class="border-t border-ink pt-4" :aria-label="menu?.id ?? props.menu.name">
     <div v-if="!alone" class="mb-3 flex flex-wrap items-end gap-4">
-      <label
+      <label class="flex flex-col gap-1"
         ><span class="field-label">Menu</span
         ><input
           class="w-40"
@@ -41,14 +41,14 @@ const unwritten = computed(() => props.menu.demonstration.steps.filter(({ shows 
           :value="props.menu.name"
           @change="change({ name: value($event) })"
       /></label>
-      <label
+      <label class="flex flex-col gap-1"
         ><span class="field-label">Holds the codes from</span
         ><select :value="props.menu.from ?? ''" @change="change({ from: value($event) || null })">
           <option value="">the first</option>
           <option v-for="p in parameters" :key="p.code" :value="p.code">{{ p.code }}</option>
         </select></label
       >
-      <label
+      <label class="flex flex-col gap-1"
         ><span class="field-label">to</span
         ><select :value="props.menu.to ?? ''" @change="change({ to: value($event) || null })">
           <option value="">the last</option>
@@ -58,7 +58,7 @@ const unwritten = computed(() => props.menu.demonstration.steps.filter(({ shows 
       <AppButton kind="quiet" @click="emit('remove')">Remove this menu</AppButton>
     </div>
     <div class="flex flex-wrap items-end gap-4">
-      <label
+      <label class="flex flex-col gap-1"
         ><span class="field-label">Set one value at the real control:</span
         ><select
           class="max-w-72"
@@ -70,7 +70,7 @@ const unwritten = computed(() => props.menu.demonstration.steps.filter(({ shows 
           <option v-for="p in parameters" :key="p.code" :value="p.code">{{ p.code }} {{ p.name }}</option>
         </select></label
       >
-      <label
+      <label class="flex flex-col gap-1"
         ><span class="field-label">to</span
         ><input
           class="w-24"
@@ -78,7 +78,7 @@ const unwritten = computed(() => props.menu.demonstration.steps.filter(({ shows 
           data-test="show-value"
           @change="show({ value: value($event).trim() })"
       /></label>
-      <label
+      <label class="flex flex-col gap-1"
         ><span class="field-label">Access codes, none where it asks for none</span
         ><input
           class="w-40"
@@ -106,7 +106,7 @@ const unwritten = computed(() => props.menu.demonstration.steps.filter(({ shows 
             ><span class="text-[14px] text-soft">The key that goes back through the list</span>
             <select
               class="w-full"
-              :value="menu?.move?.previous ?? props.menu.answers.previous ?? ''"
+              :value="(menu?.move?.previous ?? props.menu.answers.previous) || ''"
               @change="answer({ previous: value($event) || null })"
             >
               <option value="">none</option>

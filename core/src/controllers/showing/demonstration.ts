@@ -14,7 +14,7 @@ export interface Demonstration {
   readonly steps: readonly ShownStep[];
 }
 
-/** What no demonstration shows: which keys go the other way, when the menu closes by itself, what it keeps then. */
+/** What no demonstration shows: which keys go the other way (null: none; left out: the partner of the key that was shown), when the menu closes by itself, what it keeps then. */
 export interface MenuAnswers {
   /** Access codes in the order in which they are asked for; none: an empty list. */
   readonly accessCodes: readonly string[];

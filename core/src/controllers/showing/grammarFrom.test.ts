@@ -130,6 +130,39 @@ test('two access codes one after the other, counted down past nought', () => {
   expectSameKeys(real, { ...definition, panel: panelOf(keys, [learned]) });
 });
 
+describe('keys for the way that was not shown', () => {
+  const definition = styleDefinition('a');
+  const panel = definition.panel as Panel;
+  const learned = (answers: Partial<MenuAnswers>, keys = panel.keys) =>
+    grammarFrom(bare(definition), keys, null, [demonstrated(definition, 'gap', 5)], {
+      accessCodes: ['31'],
+      timeOutSeconds: 60,
+      keeps: 'nothing',
+      stores: 'leaving',
+      ...answers,
+    });
+  const named = panel.keys.map((key) => ({ ...key, label: { set: 'SET', up: '▲', down: '▼' }[key.id]! }));
+
+  test('are the partners of those that were', () => {
+    expect(learned({}, named)).toMatchObject({
+      menu: { move: { previous: 'down' }, edit: { less: 'down' } },
+    });
+  });
+
+  test('are none where somebody says so, or where nothing on the keys tells', () => {
+    for (const one of [
+      learned({ previous: null, less: null }, named),
+      learned(
+        {},
+        panel.keys.map((key, i) => ({ ...key, label: `KEY ${i}` })),
+      ),
+    ]) {
+      if ('problem' in one) throw new Error(one.problem);
+      expect([one.menu.move?.previous, one.menu.edit?.less]).toEqual([undefined, undefined]);
+    }
+  });
+});
+
 describe('steps that make no panel', () => {
   const definition = styleDefinition('a');
   const shown = demonstrated(definition, 'gap', 5);

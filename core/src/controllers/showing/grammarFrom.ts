@@ -9,6 +9,7 @@ import type {
 import { byNames } from './byNames.ts';
 import { byValues } from './byValues.ts';
 import type { Demonstration, Fault, MenuAnswers } from './demonstration.ts';
+import { oppositeOf } from './oppositeOf.ts';
 import type { Parts } from './parts.ts';
 import { differenceOf, type Difference } from './replayed.ts';
 import { shownEntries } from './shownEntries.ts';
@@ -113,17 +114,35 @@ function* candidates(
         enter: parts.enter,
         ...(codes && { codes }),
         ...(parts.layout === 'path' && { layout: parts.layout }),
-        move: { ...move, ...(answers.previous && !move.previous && { previous: answers.previous }) },
+        move: { ...move, ...otherWay(keys, move, 'next', 'previous', answers.previous) },
         edit: {
           ...edit,
-          ...(answers.less && !edit.less && edit.more !== answers.less && { less: answers.less }),
-          ...(answers.more && !edit.more && edit.less !== answers.more && { more: answers.more }),
+          ...otherWay(keys, edit, 'more', 'less', answers.less),
+          ...otherWay(keys, edit, 'less', 'more', answers.more),
         },
         stores: answers.stores,
         ...out.menu,
         ...(timeOut && { timeOut }),
       };
     }
+}
+
+/**
+ * The key for the way that was not shown: what somebody said, none where they said so, else the partner of the key for the other way. A key that does something else there already
+ * stays what it is.
+ */
+function otherWay<Shown extends string, Other extends string>(
+  keys: readonly PanelKey[],
+  rules: object,
+  shown: Shown,
+  other: Other,
+  said: string | null | undefined,
+): { readonly [rule in Other]?: string } {
+  const stands = rules as Readonly<Record<string, unknown>>;
+  if (stands[other] !== undefined || said === null) return {};
+  const key = said ?? (typeof stands[shown] === 'string' ? oppositeOf(keys, stands[shown]) : null);
+  if (key === null || Object.values(stands).includes(key)) return {};
+  return { [other]: key } as { readonly [rule in Other]?: string };
 }
 
 function editsOf({ edit }: Parts): readonly EditRules[] {

@@ -33,7 +33,7 @@ const name = (at: number, label: string) =>
         <button
           v-if="keys.length > 1"
           type="button"
-          class="link min-h-9 px-1 text-[14px]"
+          class="min-h-11 min-w-9 text-[17px] text-soft hover:text-ink"
           :aria-label="`Remove ${key.label ?? key.id}`"
           @click="
             emit(
