@@ -130,7 +130,7 @@ export const practice: EndToEndTest = {
       const families = readdirSync(new URL('../demo/controllers/', import.meta.url)).map((name) =>
         familyOf(name.replace('.controller.json', '')),
       );
-      expectSame(families.length, 14, 'families');
+      expectSame(families.length, 25, 'families');
       for (const { family } of families) {
         await chooseFamily(lead, family);
         await click(lead, byTest('drill-findChanged'));

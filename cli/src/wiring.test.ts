@@ -139,7 +139,7 @@ describe('diagnose', () => {
 describe('fit', () => {
   test('ranks every control of the library for the fish store', () => {
     const { controls } = json('fit', '--unit', unit);
-    expect(controls).toHaveLength(14);
+    expect(controls).toHaveLength(25);
     expect(controls[0]).toMatchObject({ rank: 1 });
     for (const c of controls)
       expect(c.verdict === 'cannot').toBe(c.gaps.some((g: { bridge: unknown }) => g.bridge === null));

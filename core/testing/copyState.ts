@@ -7,6 +7,7 @@ export function copyState(state: ControlState): ControlState {
     air: { ...state.air },
     coil: { ...state.coil },
     coil2: { ...state.coil2 },
+    second: { ...state.second },
     counts: { ...state.counts, ring: state.counts.ring.slice() },
     out: { ...state.out },
     causes: { ...state.causes },

@@ -17,7 +17,7 @@ describe('what no code says', () => {
     expect(withImplied(family(id))).toBe(family(id));
   });
 
-  // Oracle: the fourteen definitions as they were written, their built-in facts taken away. What only the booklet can say is marked as to be asked.
+  // Oracle: the definitions of the demo as they were written, their built-in facts taken away. What only the booklet can say is marked as to be asked.
   test.each([...families.keys()])('is deduced for %s as it was written, or asked', (id) => {
     const written = family(id).fixed ?? {};
     for (const { setting, value, ask } of impliedBy(bare(id)))
@@ -26,7 +26,11 @@ describe('what no code says', () => {
   });
 
   /** Where a control of the demo is built otherwise than its codes would let one think. */
-  const booklet = new Set(['gault-p defrost.initiation']);
+  const booklet = new Set([
+    'gault-p defrost.initiation',
+    // Its second probe hangs in another place, not on a coil.
+    'sound-2 probes.coilPresent',
+  ]);
 
   test('most of what was written is found again without asking', () => {
     let [found, all] = [0, 0];

@@ -9,20 +9,39 @@ import { canChoose, holdersOf, standingValue } from './target.ts';
 
 type Reference = 'none' | 'absolute' | 'relative';
 
-const absoluteLimits = ['alarms.highTemperature', 'alarms.lowTemperature'] as const;
-const relativeLimits = ['alarms.highOffset', 'alarms.lowOffset'] as const;
+/** Two limits that stand as temperatures or as distances from a set point, the high one first. */
+interface Limits {
+  readonly reference: SettingId;
+  readonly absolute: readonly [SettingId, SettingId];
+  readonly relative: readonly [SettingId, SettingId];
+  readonly setpoint: SettingId;
+}
+
+const ofTheAir: Limits = {
+  reference: 'alarms.reference',
+  absolute: ['alarms.highTemperature', 'alarms.lowTemperature'],
+  relative: ['alarms.highOffset', 'alarms.lowOffset'],
+  setpoint: 'regulation.setpoint',
+};
+const ofTheCondenser: Limits = {
+  reference: 'condenser.alarmReference',
+  absolute: ['condenser.highTemperature', 'condenser.lowTemperature'],
+  relative: ['condenser.highOffset', 'condenser.lowOffset'],
+  setpoint: 'condenser.setpoint',
+};
+const all: readonly Limits[] = [ofTheAir, ofTheCondenser];
 
 /** Leaves out limits that a source holds but that are not in force, because its reference says otherwise. */
 export function limitsInForce(values: SettingValues): SettingValues {
-  const reference = values['alarms.reference'] as Reference | undefined;
-  if (reference === undefined) return values;
-  const idle: readonly SettingId[] =
-    reference === 'absolute'
-      ? relativeLimits
-      : reference === 'relative'
-        ? absoluteLimits
-        : [...absoluteLimits, ...relativeLimits];
-  return Object.fromEntries(Object.entries(values).filter(([id]) => !idle.includes(id as SettingId)));
+  const idle = new Set(
+    all.flatMap((limits): readonly SettingId[] => {
+      const reference = values[limits.reference] as Reference | undefined;
+      if (reference === undefined) return [];
+      if (reference === 'none') return [...limits.absolute, ...limits.relative];
+      return reference === 'absolute' ? limits.relative : limits.absolute;
+    }),
+  );
+  return Object.fromEntries(Object.entries(values).filter(([id]) => !idle.has(id as SettingId)));
 }
 
 /**
@@ -35,46 +54,62 @@ export function keepAlarmLimits(
   target: ControllerDefinition,
   display: DisplayState,
 ): Meaning {
-  const from = referenceOf(meaning.values);
+  return all.reduce((done, limits) => keep(limits, done, original, target, display), meaning);
+}
+
+function keep(
+  limits: Limits,
+  meaning: Meaning,
+  original: SettingValues,
+  target: ControllerDefinition,
+  display: DisplayState,
+): Meaning {
+  const from = referenceOf(limits, meaning.values);
   if (from === undefined || from === 'none') return meaning;
-  const to = canChoose(target, 'alarms.reference', from) ? from : targetReference(target, from);
-  if (to === from) return remarkOnMovedOffsets(meaning, original, from);
+  const to = canChoose(target, limits.reference, from) ? from : targetReference(limits, target, from);
+  if (to === from) return remarkOnMovedOffsets(limits, meaning, original, from);
   if (to === undefined || to === 'none') return meaning;
-  const base = to === 'relative' ? targetSetpoint(meaning, target, display) : original['regulation.setpoint'];
+  const base =
+    to === 'relative' ? targetSetpoint(limits, meaning, target, display) : original[limits.setpoint];
   const lifted = changed(meaning, {
-    converted: ['alarms.reference'],
-    ...(canChoose(target, 'alarms.reference', to) && {
-      set: { 'alarms.reference': to },
-      recomputed: { 'alarms.reference': `this control's limits are ${to}` },
+    converted: [limits.reference],
+    ...(canChoose(target, limits.reference, to) && {
+      set: { [limits.reference]: to },
+      recomputed: { [limits.reference]: `this control's limits are ${to}` },
     }),
   });
-  if (!isQuantity(base)) return loseLimits(lifted, from);
-  return to === 'relative' ? toOffsets(lifted, base) : toTemperatures(lifted, base);
+  if (!isQuantity(base)) return loseLimits(limits, lifted, from);
+  return to === 'relative' ? toOffsets(limits, lifted, base) : toTemperatures(limits, lifted, base);
 }
 
 /** Offsets are copied as offsets; where the set point they count from has moved, the limits in degrees move too, and the row says so. */
-function remarkOnMovedOffsets(meaning: Meaning, original: SettingValues, reference: Reference): Meaning {
-  const [before, after] = [original['regulation.setpoint'], meaning.values['regulation.setpoint']];
+function remarkOnMovedOffsets(
+  limits: Limits,
+  meaning: Meaning,
+  original: SettingValues,
+  reference: Reference,
+): Meaning {
+  const [before, after] = [original[limits.setpoint], meaning.values[limits.setpoint]];
   if (reference !== 'relative' || !isQuantity(before) || !isQuantity(after) || before.value === after.value)
     return meaning;
   const said = (offset: Quantity, sign: 1 | -1) => {
     const by = quantity(offset.value * sign, offset.unit);
     return `counts from a set point that has moved: the limit is now ${printQuantity(movedBy(after, by))} instead of ${printQuantity(movedBy(before, by))}`;
   };
-  const [high, low] = relativeLimits.map((id) => meaning.values[id]);
+  const [high, low] = limits.relative.map((id) => meaning.values[id]);
   return changed(meaning, {
     remarks: {
-      ...(isQuantity(high) && { 'alarms.highOffset': said(high, 1) }),
-      ...(isQuantity(low) && { 'alarms.lowOffset': said(low, -1) }),
+      ...(isQuantity(high) && { [limits.relative[0]]: said(high, 1) }),
+      ...(isQuantity(low) && { [limits.relative[1]]: said(low, -1) }),
     },
   });
 }
 
-function toOffsets(meaning: Meaning, setpoint: Quantity): Meaning {
-  return absoluteLimits.reduce((done, id, i) => {
+function toOffsets(limits: Limits, meaning: Meaning, setpoint: Quantity): Meaning {
+  return limits.absolute.reduce((done, id, i) => {
     const limit = meaning.values[id];
     if (!isQuantity(limit)) return done;
-    const becomes = relativeLimits[i]!;
+    const becomes = limits.relative[i]!;
     const value = i === 0 ? distance(limit, setpoint) : distance(setpoint, limit);
     return changed(done, {
       set: { [id]: undefined, [becomes]: value },
@@ -86,12 +121,12 @@ function toOffsets(meaning: Meaning, setpoint: Quantity): Meaning {
   }, meaning);
 }
 
-function toTemperatures(meaning: Meaning, setpoint: Quantity): Meaning {
-  return relativeLimits.reduce((done, id, i) => {
+function toTemperatures(limits: Limits, meaning: Meaning, setpoint: Quantity): Meaning {
+  return limits.relative.reduce((done, id, i) => {
     const offset = meaning.values[id];
     if (!isQuantity(offset)) return done;
     const high = i === 0;
-    const becomes = absoluteLimits[i]!;
+    const becomes = limits.absolute[i]!;
     return changed(done, {
       set: {
         [id]: undefined,
@@ -105,8 +140,8 @@ function toTemperatures(meaning: Meaning, setpoint: Quantity): Meaning {
   }, meaning);
 }
 
-function loseLimits(meaning: Meaning, from: Reference): Meaning {
-  const ids: readonly SettingId[] = from === 'absolute' ? absoluteLimits : relativeLimits;
+function loseLimits(limits: Limits, meaning: Meaning, from: Reference): Meaning {
+  const ids: readonly SettingId[] = from === 'absolute' ? limits.absolute : limits.relative;
   const held = ids.filter((id) => meaning.values[id] !== undefined);
   return changed(meaning, {
     set: Object.fromEntries(held.map((id) => [id, undefined])),
@@ -116,32 +151,37 @@ function loseLimits(meaning: Meaning, from: Reference): Meaning {
   });
 }
 
-function referenceOf(values: SettingValues): Reference | undefined {
-  const said = values['alarms.reference'] as Reference | undefined;
+function referenceOf(limits: Limits, values: SettingValues): Reference | undefined {
+  const said = values[limits.reference] as Reference | undefined;
   if (said !== undefined) return said;
-  if (relativeLimits.some((id) => values[id] !== undefined)) return 'relative';
-  return absoluteLimits.some((id) => values[id] !== undefined) ? 'absolute' : undefined;
+  if (limits.relative.some((id) => values[id] !== undefined)) return 'relative';
+  return limits.absolute.some((id) => values[id] !== undefined) ? 'absolute' : undefined;
 }
 
-function targetReference(target: ControllerDefinition, from: Reference): Reference | undefined {
+function targetReference(
+  limits: Limits,
+  target: ControllerDefinition,
+  from: Reference,
+): Reference | undefined {
   const other: Reference = from === 'absolute' ? 'relative' : 'absolute';
-  if (canChoose(target, 'alarms.reference', other)) return other;
-  const standing = standingValue(target, 'alarms.reference') as Reference | undefined;
+  if (canChoose(target, limits.reference, other)) return other;
+  const standing = standingValue(target, limits.reference) as Reference | undefined;
   if (standing !== undefined) return standing;
   const holds = (ids: readonly SettingId[]) => ids.some((id) => holdersOf(target, id).length > 0);
-  if (holds(from === 'absolute' ? absoluteLimits : relativeLimits)) return from;
-  return holds(from === 'absolute' ? relativeLimits : absoluteLimits) ? other : undefined;
+  if (holds(from === 'absolute' ? limits.absolute : limits.relative)) return from;
+  return holds(from === 'absolute' ? limits.relative : limits.absolute) ? other : undefined;
 }
 
 /** The set point the target will stand on: unrounded, so that nothing is rounded twice, unless its range stops it. */
 function targetSetpoint(
+  limits: Limits,
   meaning: Meaning,
   target: ControllerDefinition,
   display: DisplayState,
 ): Quantity | undefined {
-  const moved = meaning.values['regulation.setpoint'];
+  const moved = meaning.values[limits.setpoint];
   if (!isQuantity(moved)) return undefined;
-  const holder = holdersOf(target, 'regulation.setpoint')[0];
+  const holder = holdersOf(target, limits.setpoint)[0];
   if (holder?.encoding.type !== 'number') return moved;
   const code = encodeNumber(moved, holder.encoding, display);
   return code?.clamped ? (decodeNumber(code.value, holder.encoding, display) as Quantity) : moved;

@@ -107,6 +107,7 @@ const ascending: readonly (readonly [SettingId, SettingId])[] = [
   ['condenser.driveMinVolts', 'condenser.driveMaxVolts'],
   ['condenser.speedMin', 'condenser.speedMax'],
   ['condenser.lowTemperature', 'condenser.highTemperature'],
+  ['condenser.fanCount', 'condenser.fansFitted'],
 ];
 
 function orderProblems(values: SettingValues): readonly ValueProblem[] {

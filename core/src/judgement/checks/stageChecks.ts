@@ -37,6 +37,8 @@ export const stagesFight: Check = ({ values }) => {
 /** Where the second stage stops, °C, and whether it heats; null without one. */
 function secondBand(values: SettingValues): { readonly cutOut: number; readonly heats: boolean } | null {
   if (values['stage2.function'] !== 'thermostat') return null;
+  // By a probe of its own it regulates another place.
+  if (values['stage2.probe'] === 'second') return null;
   const first = celsiusOf(values['regulation.setpoint']);
   const point =
     values['stage2.reference'] !== 'relative'

@@ -130,7 +130,9 @@ export class UnitRun {
     const secondOfDay = this.secondOfDay;
     this.secondOfDay = secondOfDay === SECONDS_PER_DAY - 1 ? 0 : secondOfDay + 1;
     inputs.air = state.probe;
-    inputs.coil = state.coilProbe;
+    // A second probe that is none of the coil hangs among what is kept.
+    inputs.coil =
+      this.config.stage2.bySecond && !this.config.probes.coilPresent ? state.productSlow : state.coilProbe;
     inputs.timeOfDay = secondOfDay;
     inputs.doorOpen = this.door(secondOfDay);
     const power = scenario.faults.length === 0 || this.applyFaults(t);

@@ -224,5 +224,5 @@ describe('random values on every menu style: exactly those are stored, nothing e
 });
 
 describe('and on every family of the demo (property)', () => {
-  test.each([...families.keys()])('%s', (id) => holds(machine(family(id)), 200));
+  test.each([...families.keys()])('%s', (id) => holds(machine(family(id)), 120));
 });

@@ -127,4 +127,16 @@ export const stage2 = group({
     choiceLabels: { closesOnAlarm: 'closes on an alarm', opensOnAlarm: 'opens on an alarm' },
     related: ['stage2.function'],
   },
+  'stage2.probe': {
+    label: 'Second stage goes by',
+    kind: 'choice',
+    choices: ['air', 'second'],
+    meaning: 'reading the second stage goes by',
+    effects: {
+      air: 'Both stages go by the air probe.',
+      second: 'The second stage regulates another place, or the same one from its second probe.',
+    },
+    choiceLabels: { air: 'the air probe', second: 'the second probe' },
+    related: ['stage2.setpoint', 'stage2.onProbeFault', 'probes.coilPresent'],
+  },
 });

@@ -25,7 +25,8 @@ export function twoBands(config: ControlConfig): TwoBands | null {
     first: { heat: stage.heat, on: first.cutIn, off: first.cutOut },
     second: { heat: stage2.heat, on: second.cutIn, off: second.cutOut },
   };
-  return { ...bands, apart: apartOf(bands.first, bands.second) };
+  // By two probes they regulate two places: nothing to keep apart.
+  return { ...bands, apart: stage2.bySecond ? null : apartOf(bands.first, bands.second) };
 }
 
 /**

@@ -59,7 +59,9 @@ export const stagesReport: ToolWork = (input, progress) => {
   };
   if (!apart)
     return {
-      answer: `Both stages ${bands.first.heat ? 'heat' : 'cool'}: the second ${Math.abs(bands.second.on - bands.first.on) < 0.05 ? 'comes with' : 'follows'} the first.`,
+      answer: config.stage2.bySecond
+        ? 'The stages go by two probes: each regulates its own place.'
+        : `Both stages ${bands.first.heat ? 'heat' : 'cool'}: the second ${Math.abs(bands.second.on - bands.first.on) < 0.05 ? 'comes with' : 'follows'} the first.`,
       words: [],
       tables: [both],
     };

@@ -65,6 +65,8 @@ export interface Stage2Config extends StageConfig {
   readonly minOff: number;
   readonly minOn: number;
   readonly onFault: OnFault;
+  /** It goes by the second probe, not by the air. */
+  readonly bySecond: boolean;
 }
 
 export interface AlarmConfig {
@@ -140,6 +142,7 @@ export function controlConfig(values: SettingValues): ControlConfig | string {
       minOff: read.number('stage2.minOffTime'),
       minOn: read.number('stage2.minOnTime'),
       onFault: read.word('stage2.onProbeFault', 'stop') as OnFault,
+      bySecond: read.word('stage2.probe', 'air') === 'second',
     },
     alarms: alarmConfig(read),
     probes: {

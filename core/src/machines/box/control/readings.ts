@@ -14,10 +14,28 @@ export function takeReadings(
   const failedBefore = state.air.failed;
   take(state.air, airSlope * inputs.air + airOffset, share, 'air', state.t, emit);
   if (state.air.failed && !failedBefore) state.airFailedAt = state.t;
+  if (config.stage2.bySecond) takeSecond(config, state, inputs, share, emit);
   if (!coilPresent) return;
   if (inputs.coil !== null) take(state.coil, inputs.coil + coilOffset, share, 'coil', state.t, emit);
   if (inputs.coil2 !== null) take(state.coil2, inputs.coil2, share, 'coil2', state.t, emit);
 }
+
+/** The second stage's own reading: the probe beside the air's, whatever else it is there for. One that is not there is a failed one. */
+function takeSecond(
+  config: ControlConfig,
+  state: ControlState,
+  inputs: ControlInputs,
+  share: number,
+  emit: Emit,
+): void {
+  const before = state.second.failed;
+  // Told once: as the coil's where it is on the coil.
+  const told = config.probes.coilPresent && inputs.coil !== null ? quietly : emit;
+  const reading = inputs.coil === null ? Number.NaN : inputs.coil + config.probes.coilOffset;
+  take(state.second, reading, share, 'second', state.t, told);
+  if (state.second.failed && !before) state.secondFailedAt = state.t;
+}
+const quietly: Emit = () => undefined;
 
 function take(
   probe: ProbeState,

@@ -7,13 +7,17 @@ import type { ControlState } from './state.ts';
 export function workOutStage2(config: ControlConfig, state: ControlState, emit: Emit): void {
   const { stage2 } = config;
   const setpoint = stage2.setpoint ?? actingSetpoint(config, state) + stage2.offset;
-  if (!state.air.failed) state.demand2 = demandOf(stage2, setpoint, state.air.value, state.demand2);
+  const probe = stage2.bySecond ? state.second : state.air;
+  const failedAt = stage2.bySecond ? state.secondFailedAt : state.airFailedAt;
+  if (!probe.failed) state.demand2 = demandOf(stage2, setpoint, probe.value, state.demand2);
   const { faultOn, faultOff } = config.compressor;
-  const call = state.air.failed
-    ? faultCall(stage2.onFault, state.t - state.airFailedAt, faultOn, faultOff)
+  const call = probe.failed
+    ? faultCall(stage2.onFault, state.t - failedAt, faultOn, faultOff)
     : state.demand2;
   setStage2(state, heldStage2(config, state, call && !state.standby), emit);
-  const fight = !state.standby && state.demand && state.demand2 && config.stage.heat !== stage2.heat;
+  // Stages that go by two probes regulate two places.
+  const fight =
+    !stage2.bySecond && !state.standby && state.demand && state.demand2 && config.stage.heat !== stage2.heat;
   if (fight && !state.fighting)
     emit({ t: state.t, kind: 'stagesFight', value: true, reason: 'one stage cools while the other heats' });
   state.fighting = fight;

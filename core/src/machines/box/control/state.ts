@@ -67,6 +67,9 @@ export interface ControlState {
   air: ProbeState;
   coil: ProbeState;
   coil2: ProbeState;
+  /** The second probe where it is none of the coil: the second stage goes by it. */
+  second: ProbeState;
+  secondFailedAt: number;
   airFailedAt: number;
   demand: boolean;
   call: boolean;
@@ -112,6 +115,8 @@ export function powerUp(setpoint: number): ControlState {
     air: probe(),
     coil: probe(),
     coil2: probe(),
+    second: probe(),
+    secondFailedAt: never,
     airFailedAt: never,
     demand: false,
     call: false,

@@ -3,16 +3,19 @@ import type { Emit } from '../../box/index.ts';
 import type { CondenserConfig } from './condenserConfig.ts';
 import type { CondenserCause, CondenserInputs, CondenserState } from './condenserState.ts';
 
-/** High and low condensing, overload, and a failed probe without a backup: each with its own delay. `resets` clears an overload by hand. */
+/** High and low condensing, overload, and a failed probe without a backup: each with its own delay. `setpoint` is the one in force, `resets` clears an overload by hand. */
 export function watchCondenser(
   config: CondenserConfig,
   state: CondenserState,
   inputs: CondenserInputs,
   reading: number | null,
+  setpoint: number,
   resets: boolean,
   emit: Emit,
 ): void {
-  const { high, low, differential, delay } = config.alarms;
+  const { relative, differential, delay } = config.alarms;
+  const high = limitOf(config.alarms.high, relative ? setpoint : 0, 1);
+  const low = limitOf(config.alarms.low, relative ? setpoint : 0, relative ? -1 : 1);
   setCause(state, 'liquidProbe', reading === null, emit);
   if (reading !== null) {
     state.highSince = limit(
@@ -42,6 +45,10 @@ export function watchCondenser(
     setCause(state, 'overload', true, emit);
   else if (!inputs.overload && (!manual || resets)) setCause(state, 'overload', false, emit);
 }
+
+/** A limit, °C: `by` from where it counts; null: none. */
+const limitOf = (by: number | null, from: number, way: 1 | -1): number | null =>
+  by === null ? null : from + way * by;
 
 /** `beyond` K past a limit, without a break for the delay, sets it; back by the differential clears it. Returns since when it is passed. */
 function limit(

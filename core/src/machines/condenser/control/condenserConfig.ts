@@ -19,8 +19,14 @@ export interface CondenserConfig {
   readonly neutralZone: number;
   /** Null: fans are not cut. */
   readonly cutOffTemperature: number | null;
+  /** Once cut, fans run again this far above it, K. */
+  readonly cutOffDifferential: number;
   readonly onlyWithCompressor: boolean;
   readonly fanCount: number;
+  /** Fans of the condenser; those beyond the controlled ones run whenever there is power. */
+  readonly fansFitted: number;
+  /** What the output is shown in. */
+  readonly driveType: 'voltage' | 'phaseCut';
   readonly rotation: Rotation;
   readonly volts: { readonly min: number; readonly max: number };
   readonly speed: { readonly min: number; readonly max: number };
@@ -40,6 +46,8 @@ export interface CondenserConfig {
   readonly faultOutput: number;
   readonly backupProbe: boolean;
   readonly alarms: {
+    /** Limits are distances from the set point in force, and move with it. */
+    readonly relative: boolean;
     readonly high: number | null;
     readonly low: number | null;
     readonly differential: number;
@@ -57,6 +65,8 @@ function condenserConfig(read: SettingReader): CondenserConfig | null {
   if (setpoint === null) return null;
   const share = (percent: number | null, quiet: number) => Math.min(1, Math.max(0, (percent ?? quiet) / 100));
   const [quietStart, quietEnd] = [read.clock('condenser.quietStart'), read.clock('condenser.quietEnd')];
+  const fanCount = Math.min(MOST_FANS, Math.max(1, Math.round(read.amount('condenser.fanCount') ?? 1)));
+  const relative = read.word('condenser.alarmReference', 'absolute') === 'relative';
   const floats = read.flag('condenser.floating') && read.flag('condenser.outdoorProbe');
   return {
     setpoint,
@@ -67,8 +77,11 @@ function condenserConfig(read: SettingReader): CondenserConfig | null {
     integralTime: read.number('condenser.integralTime'),
     neutralZone: Math.max(0, read.number('condenser.neutralZone')),
     cutOffTemperature: read.flag('condenser.cutOff') ? read.amount('condenser.cutOffTemperature') : null,
+    cutOffDifferential: Math.max(0, read.number('condenser.cutOffDifferential')),
     onlyWithCompressor: read.flag('condenser.onlyWithCompressor'),
-    fanCount: Math.min(MOST_FANS, Math.max(1, Math.round(read.amount('condenser.fanCount') ?? 1))),
+    fanCount,
+    fansFitted: Math.max(fanCount, Math.round(read.amount('condenser.fansFitted') ?? fanCount)),
+    driveType: read.word('condenser.driveType', 'voltage') as CondenserConfig['driveType'],
     rotation: read.word('condenser.rotation', 'fixed') as Rotation,
     volts: {
       min: read.amount('condenser.driveMinVolts') ?? 0,
@@ -92,8 +105,9 @@ function condenserConfig(read: SettingReader): CondenserConfig | null {
     faultOutput: share(read.amount('condenser.probeFaultOutput'), 0),
     backupProbe: read.flag('condenser.backupProbe'),
     alarms: {
-      high: read.amount('condenser.highTemperature'),
-      low: read.amount('condenser.lowTemperature'),
+      relative,
+      high: read.amount(relative ? 'condenser.highOffset' : 'condenser.highTemperature'),
+      low: read.amount(relative ? 'condenser.lowOffset' : 'condenser.lowTemperature'),
       differential: read.number('condenser.alarmDifferential'),
       delay: read.number('condenser.alarmDelay'),
     },

@@ -35,6 +35,8 @@ export interface CondenserState {
   output: number;
   ramped: number;
   kickUntil: number;
+  /** Cut off in the cold, until the reading is far enough above. */
+  cut: boolean;
   fans: FanState[];
   /** Starts and stops of fans so far. */
   changes: number;
@@ -55,6 +57,7 @@ export function condenserAtRest(config: CondenserConfig): CondenserState {
     output: 0,
     ramped: 0,
     kickUntil: -1,
+    cut: false,
     fans: Array.from({ length: config.fanCount }, () => ({ on: false, seconds: 0, starts: 0, since: -1 })),
     changes: 0,
     highSince: -1,

@@ -1,3 +1,4 @@
+import { EPSILON } from '../../../foundation/limits/index.ts';
 import type { Emit } from '../../box/index.ts';
 import type { CondenserConfig } from './condenserConfig.ts';
 import type { CondenserInputs, CondenserState } from './condenserState.ts';
@@ -20,11 +21,11 @@ export function tickCondenser(
   resets = false,
 ): number {
   const reading = readingOf(config, inputs);
-  watchCondenser(config, state, inputs, reading, resets, emit);
+  const setpoint = fanSetpoint(config, inputs.outdoor);
+  watchCondenser(config, state, inputs, reading, setpoint, resets, emit);
   const forbidden = state.causes.overload || (config.onlyWithCompressor && !inputs.compressor);
-  const cut = reading !== null && config.cutOffTemperature !== null && reading < config.cutOffTemperature;
-  if (reading !== null)
-    state.demand = fanDemand(config, state, reading - fanSetpoint(config, inputs.outdoor));
+  const cut = cutOff(config, state, reading);
+  if (reading !== null) state.demand = fanDemand(config, state, reading - setpoint);
   const wanted = forbidden || cut ? 0 : reading === null ? config.faultOutput : speedOf(config, state.demand);
   if (config.method === 'onOff')
     rotate(
@@ -56,6 +57,16 @@ export function driveVolts(config: CondenserConfig, output: number): number {
 function readingOf(config: CondenserConfig, { liquid, backup }: CondenserInputs): number | null {
   if (liquid !== null && liquid === liquid) return liquid;
   return config.backupProbe && backup !== null && backup === backup ? backup : null;
+}
+
+/** Below the cut-off the fans are off; once cut, they stay off until the reading is above it by its differential. */
+function cutOff(config: CondenserConfig, state: CondenserState, reading: number | null): boolean {
+  const { cutOffTemperature, cutOffDifferential } = config;
+  state.cut =
+    reading !== null &&
+    cutOffTemperature !== null &&
+    reading < cutOffTemperature + (state.cut ? cutOffDifferential : 0) - (state.cut ? EPSILON : 0);
+  return state.cut;
 }
 
 /** f = 0: off; else min + f·(max − min). On-off fans run at full speed, so that f is the share of them. */

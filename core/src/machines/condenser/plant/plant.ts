@@ -66,14 +66,15 @@ export const noFlows = (): CondenserFlows => ({ rejected: 0, given: 0, cooling: 
 /** Heat that waits before one more compressor starts: four minutes of it. */
 const STAGE_SECONDS = 240;
 
-/** Conductance to the air, W/K. `flow`: share of full air, by speed for a drive, by fans that run where they are switched. */
+/** Conductance to the air, W/K. `flow`: share of full air, by speed for a drive, by fans that run where they are switched. `always`: share of the fans that nothing controls. */
 export function conductanceAt(
   plant: CondenserPlant,
   flow: number,
   byDrive: boolean,
   halved: boolean,
+  always = 0,
 ): number {
-  const moved = byDrive ? flow ** FLOW_POWER : flow;
+  const moved = always + (1 - always) * (byDrive ? flow ** FLOW_POWER : flow);
   return (
     plant.conductance *
     plant.clean *
@@ -110,8 +111,11 @@ export function stepCondenser(
     readonly load: number;
     readonly flow: number;
     readonly byDrive: boolean;
+    /** Share of the fans that nothing controls: they run. */
+    readonly always?: number;
   },
 ): void {
+  const { always = 0 } = drive;
   const stage = (plant.capacity / plant.compressors) * STAGE_SECONDS;
   s.backlog += drive.load;
   if (s.running < plant.compressors && s.backlog > (s.running + 1) * stage) s.running += 1;
@@ -120,7 +124,7 @@ export function stepCondenser(
   const work = s.running * powerAt(plant, s.condensing);
   s.backlog -= cooling;
   const given = cooling + work;
-  const g = conductanceAt(plant, drive.flow, drive.byDrive, s.halved);
+  const g = conductanceAt(plant, drive.flow, drive.byDrive, s.halved, always);
   const towards = drive.outdoor + given / g;
   const before = s.condensing;
   s.condensing = towards + (before - towards) * Math.exp(-g / plant.heatCapacity);
@@ -132,5 +136,6 @@ export function stepCondenser(
   flows.rejected += g * (mean - drive.outdoor);
   flows.cooling += cooling;
   flows.compressor += work;
-  flows.fans += plant.fanWatts * plant.fans * (drive.byDrive ? drive.flow ** 3 : drive.flow);
+  flows.fans +=
+    plant.fanWatts * plant.fans * (always + (1 - always) * (drive.byDrive ? drive.flow ** 3 : drive.flow));
 }

@@ -80,6 +80,7 @@ export function runCondenser(
   };
   let flows = noFlows();
   const byDrive = config.method !== 'onOff';
+  const always = (config.fansFitted - config.fanCount) / config.fansFitted;
   const within = (span: readonly [number, number] | undefined) =>
     span !== undefined && now >= span[0] * 3600 && now < span[1] * 3600;
   for (; now < to; now += 1) {
@@ -102,7 +103,7 @@ export function runCondenser(
       state.halved =
         output === 0 && (state.halved ? state.liquid < setpoint : state.liquid < setpoint - SPLIT_BELOW);
     const load = plant.capacity * loadShare(outdoor, ofDay);
-    stepCondenser(plant, state, flows, { outdoor, load, flow: output, byDrive });
+    stepCondenser(plant, state, flows, { outdoor, load, flow: output, byDrive, always });
     if (now >= 0) count.add(state, output, setpoint);
     if (now >= 0 && sampleEvery > 0 && now % sampleEvery === 0)
       series.push({
