@@ -1,5 +1,4 @@
-import { boolean, mixed, object, string, type InferType } from 'yup';
-import type { DeepReadonly } from '../fields/index.ts';
+import { boolean, mixed, number, object, string } from 'yup';
 import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
@@ -25,7 +24,6 @@ const controllerUse = object({
   hash: said(),
   thisVersion: boolean().required(),
 });
-export type ControllerUse = DeepReadonly<InferType<typeof controllerUse>>;
 
 export const controllerRoutes = {
   controllers: contract({
@@ -43,11 +41,16 @@ export const controllerRoutes = {
   }),
   controllerUses: contract({
     ...paths.controllerUses,
-    summary: 'Units whose jobs name this controller as the old or the new control',
+    summary:
+      'Units whose jobs name this controller as the old or the new control, who added it, and what was proven of it at cabinets',
     access: 'viewer',
     params: hashParams,
     answer: object({
       uses: list(controllerUse),
+      addedBy: said(),
+      addedAt: said(),
+      proven: list(object({ code: said(), units: number().required() })),
+      shownOtherwise: list(object({ code: said(), value: said(), shown: said(), unit: said(), job: said() })),
     }),
   }),
   addController: contract({

@@ -13,6 +13,7 @@ export const controllerEntity = defineEntity({
     definitionVersion: p.string(),
     data: p.json<ControllerDefinition>(),
     createdAt: p.datetime(),
+    addedBy: p.uuid().nullable(),
   },
 });
 

@@ -34,7 +34,11 @@ export function readController(
 }
 
 /** Takes a definition into the library after the same check as `brine controller check`. The same content twice is one version. */
-export function importController(services: Services, data: unknown): Promise<PinnedDefinition> {
+export function importController(
+  services: Services,
+  data: unknown,
+  addedBy: string,
+): Promise<PinnedDefinition> {
   const read = checkController(data);
   if ('faults' in read)
     throw new AppError(
@@ -45,7 +49,7 @@ export function importController(services: Services, data: unknown): Promise<Pin
       },
     );
   return services.database.transaction((repositories) =>
-    storeDefinition(repositories, read.definition, services.now()),
+    storeDefinition(repositories, read.definition, services.now(), addedBy),
   );
 }
 
@@ -53,6 +57,7 @@ export async function storeDefinition(
   repositories: Repositories,
   definition: ControllerDefinition,
   now: Date,
+  addedBy: string | null = null,
 ): Promise<PinnedDefinition> {
   const hash = definitionHash(definition);
   const known = await repositories.controllers.byHash(hash);
@@ -66,6 +71,7 @@ export async function storeDefinition(
       definitionVersion: definition.version ?? '1',
       data: definition,
       createdAt: now,
+      addedBy,
     }));
   return pinOf(row);
 }

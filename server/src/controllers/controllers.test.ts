@@ -49,6 +49,45 @@ test('the units that use a family: by the latest word of each job, with its vers
   expect((await tess.call('GET', '/api/controllers/none/uses')).status).toBe(404);
 });
 
+test('what was proven at cabinets: by the latest word on each code, on how many units, and where a display showed something else', async () => {
+  const library = (await tess.call('GET', '/api/controllers')).json.controllers;
+  const demo = JSON.parse(readFileSync(new URL('../../../demo/saltmarsh.json', import.meta.url), 'utf8'));
+  interface Said {
+    readonly kind: string;
+    readonly role?: string;
+    readonly controller?: string;
+    readonly code?: string;
+    readonly state?: string;
+  }
+  for (const id of ['marl-4', 'skerry-dx', 'sluice-h']) {
+    // Oracle: the entries of the demo data, read here by themselves.
+    const units = new Map<string, Set<string>>();
+    let otherwise = 0;
+    for (const job of demo.jobs as { unit: string; entries: Said[] }[]) {
+      if (job.entries.filter((e) => e.kind === 'control' && e.role === 'new').at(-1)?.controller !== id)
+        continue;
+      const last = new Map(job.entries.filter((e) => e.kind === 'keyed').map((e) => [e.code!, e]));
+      for (const [code, { state }] of last) {
+        if (state === 'keyed') units.set(code, (units.get(code) ?? new Set()).add(job.unit));
+        if (state === 'showsElse') otherwise += 1;
+      }
+    }
+    const line = library.find((c: { id: string; newest: boolean }) => c.id === id && c.newest);
+    const { proven, shownOtherwise } = (await tess.call('GET', `/api/controllers/${line.hash}/uses`)).json;
+    expect(new Map(proven.map((p: { code: string; units: number }) => [p.code, p.units]))).toEqual(
+      new Map([...units].map(([code, on]) => [code, on.size])),
+    );
+    expect(shownOtherwise).toHaveLength(otherwise);
+  }
+});
+
+test('who added a controller is kept', async () => {
+  const { controller } = (await take({ ...marl, id: 'marl-of-tam', version: '9' })).json;
+  const { addedBy, addedAt, proven } = (await tess.call('GET', `/api/controllers/${controller.hash}/uses`))
+    .json;
+  expect([addedBy, Date.parse(addedAt) > 0, proven]).toEqual([expect.stringMatching(/tam/i), true, []]);
+});
+
 test('every fault is named with its path', async () => {
   const answer = await take({ ...marl, parameters: [...marl.parameters, marl.parameters[0]] });
   expect(answer.status).toBe(400);

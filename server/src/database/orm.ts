@@ -11,6 +11,7 @@ import { Migration0007Readiness } from './migrations/Migration0007Readiness.ts';
 import { Migration0008Sessions } from './migrations/Migration0008Sessions.ts';
 import { Migration0009Work } from './migrations/Migration0009Work.ts';
 import { Migration0010ShareEnds } from './migrations/Migration0010ShareEnds.ts';
+import { Migration0011AddedBy } from './migrations/Migration0011AddedBy.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -24,6 +25,7 @@ export const migrations = [
   { name: 'Migration0008Sessions', class: Migration0008Sessions },
   { name: 'Migration0009Work', class: Migration0009Work },
   { name: 'Migration0010ShareEnds', class: Migration0010ShareEnds },
+  { name: 'Migration0011AddedBy', class: Migration0011AddedBy },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -14,6 +14,15 @@ export interface ControlPlace {
   readonly hash: string;
 }
 
+/** A code whose display showed something else than was keyed. */
+export interface ShownOtherwise {
+  readonly code: string;
+  readonly value: string;
+  readonly shown: string;
+  readonly unit: string;
+  readonly job: string;
+}
+
 export function entryRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(entryEntity, { id }),
@@ -34,6 +43,30 @@ export function entryRepository(em: EntityManager) {
           where c.definition_id = ? order by j.created_at desc, c.role limit ?`,
         [definitionId, limit],
       );
+    },
+    /** What was keyed in these jobs, by the latest word on each code: confirmed on how many units, and where the display showed something else. */
+    async keyedIn(jobIds: readonly string[]): Promise<{
+      readonly proven: readonly { readonly code: string; readonly units: number }[];
+      readonly shownOtherwise: readonly ShownOtherwise[];
+    }> {
+      if (jobIds.length === 0) return { proven: [], shownOtherwise: [] };
+      const last = await em.execute<(ShownOtherwise & { unit_id: string; state: string | null })[]>(
+        `select distinct on (e.job_id, e.body ->> 'code') e.body ->> 'code' as code, e.body ->> 'state' as state,
+                coalesce(e.body ->> 'value', '') as value, coalesce(e.body ->> 'shown', '') as shown, u.name as unit, u.id as unit_id, j.id as job
+           from entry e join job j on j.id = e.job_id join unit u on u.id = j.unit_id
+          where e.body ->> 'kind' = 'keyed' and e.job_id in (${jobIds.map(() => '?').join(', ')})
+          order by e.job_id, e.body ->> 'code', e.sequence desc`,
+        [...jobIds],
+      );
+      const units = new Map<string, Set<string>>();
+      for (const { code, state, unit_id } of last)
+        if (state === 'keyed') units.set(code, (units.get(code) ?? new Set()).add(unit_id));
+      return {
+        proven: [...units].map(([code, on]) => ({ code, units: on.size })),
+        shownOtherwise: last
+          .filter(({ state }) => state === 'showsElse')
+          .map(({ code, value, shown, unit, job }) => ({ code, value, shown, unit, job })),
+      };
     },
     /** A job's entries, the definitions they name and who wrote them, as the database itself writes JSON: nothing is taken apart here. */
     async materialOf(jobId: string): Promise<{

@@ -15,7 +15,9 @@ import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import { saveFile } from '../shared/ui/saveFile.ts';
 import ControlDetail from './ControlDetail.vue';
+import ControlTrust from './ControlTrust.vue';
 import ControlUses from './ControlUses.vue';
+import { useUses } from './useUses.ts';
 import VersionCompare from './VersionCompare.vue';
 
 const props = defineProps<{ hash?: string }>();
@@ -26,6 +28,7 @@ const chooser = ref<HTMLInputElement | null>(null);
 const refused = ref<{ message: string; faults: readonly { field: string; message: string }[] } | null>(null);
 const chosen = computed(() => props.hash || controllers.value[0]?.hash);
 const definition = computed(() => definitionByHash(chosen.value));
+const { known, problem: usesProblem } = useUses(() => chosen.value);
 const versions = computed(() => controllers.value.filter((c) => c.id === definition.value?.id));
 const isOwn = computed(() => !!definition.value && writtenHere(definition.value));
 
@@ -126,7 +129,8 @@ async function importFile(event: Event) {
         </div>
         <ControlDetail :definition="definition" />
         <div class="mt-6 flex max-w-4xl flex-col gap-6">
-          <ControlUses :hash="chosen" />
+          <ControlTrust :definition="definition" :known="known" />
+          <ControlUses :known="known" :problem="usesProblem" />
           <VersionCompare :key="chosen" :definition="definition" :versions="versions" :hash="chosen" />
         </div>
       </template>

@@ -1,1 +1,2 @@
+export { notStated } from './notStated.ts';
 export { type Implied, impliedBy, withImplied } from './implied.ts';

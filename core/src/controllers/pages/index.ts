@@ -1,4 +1,4 @@
-export { layOut, type LaidOut } from './layout/layOut.ts';
+export { layOut } from './layout/layOut.ts';
 export { pdfPieces } from './layout/pdfPieces.ts';
 export type { BookletPage, ReadAt, TextPiece } from './layout/piece.ts';
 export { greyOf, type Picture } from './scan/picture.ts';
