@@ -24,6 +24,10 @@ const change = <Of extends List>(of: Of, at: number, part: Partial<Item<Of>>) =>
   );
 const value = (event: Event) => (event.target as HTMLInputElement).value;
 
+/** Rows hold the two numbers of a sensor's tag. */
+const hasTag = computed(() =>
+  props.live.used.value.some(({ setting }) => setting?.startsWith('meter.') ?? false),
+);
 /** The duty that a further relay most likely has. */
 const nextDuty = computed(
   () => controlOutputs.find((d) => !(written.value.relays ?? []).some((r) => r.drives === d)) ?? 'alarm',
@@ -155,6 +159,24 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
         <TerminalPair :pair="item.terminals" @change="change('inputs', at, { terminals: $event })" />
       </template>
     </ConnectionLines>
+    <section v-if="hasTag" aria-label="Sensor tags" data-test="sensor-tag">
+      <h2 class="text-[17px]">Sensor tags</h2>
+      <p class="hint">
+        Its sensors come with a tag of slope and offset: temperature = slope × signal + offset.
+      </p>
+      <label class="mt-1 flex items-center gap-2"
+        >The offset on the tag is in
+        <select
+          :value="written.tagUnit ?? ''"
+          data-test="tag-unit"
+          @change="live.connect({ tagUnit: (value($event) || null) as WrittenConnections['tagUnit'] })"
+        >
+          <option value="">not stated</option>
+          <option value="degC">°C</option>
+          <option value="degF">°F</option>
+        </select></label
+      >
+    </section>
     <section aria-label="Hole in the panel">
       <h2 class="text-[17px]">Hole in the panel</h2>
       <p class="hint">Width and height in millimetres; empty where it is not stated.</p>

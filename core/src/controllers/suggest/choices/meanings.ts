@@ -23,13 +23,14 @@ const choiceWords: Readonly<Record<string, RegExp>> = {
   neutralZone: /neutral|zone|dead/i,
   onOff: /on.?off|thermostat|two.?point|^0$/i,
   thermostat: /thermost|stage|regul|setpoint/i,
-  offCycle: /\bair\b|stop of|natural|off.?cycle|by stop|compressor stop|pause|resting|simple/i,
+  offCycle:
+    /\bair\b|stop(ping)? (of )?(the )?compr|stop of|natural|off.?cycle|by stop|compressor stop|pause|resting|simple/i,
   electric: /^el|electr|heater|resist/i,
   hotGas: /gas|inver|reverse/i,
   coolingTime: /cooling (time|period)/i,
-  compressorRunTime: /compr|run(ning)? (time|hours)/i,
+  compressorRunTime: /compr\w* (run|hours|time|work)|^compr\w*$|run(ning)? (time|hours)/i,
   clock: /clock|fixed|daily|real.?time clock|\brtc\b/i,
-  interval: /interval|real hours|hours|\btime\b/i,
+  interval: /interval|real hours|hours|\btime\b|(unit|device|instrument|control\w*) (running|on)/i,
   demand: /demand|on request|adaptive/i,
   manual: /manual|by hand|only hand/i,
   temperature: /temp|^te|probe|coil/i,
@@ -70,7 +71,7 @@ const choiceWords: Readonly<Record<string, RegExp>> = {
   cool: /cool|refrig|^re|^co|cold/i,
   heat: /heat|^he|warm/i,
   none: /none|^no$|off|not used|disabled/i,
-  stop: /stop|off|halt|^of$/i,
+  stop: /stop|off|halt|^of$|follows/i,
   run: /run|on\b|goes|contin|works/i,
 };
 
@@ -123,7 +124,10 @@ const companions: Readonly<
   },
 };
 
-/** The second setting of each option, where at least two of them say one. */
+/**
+ * The second setting of each option, where two of them say one; or where one says it and would else stand for the same as another: of "°C with tenths" and "°C" the second is in
+ * whole degrees.
+ */
 function withCompanions(setting: SettingId, options: readonly OptionMeaning[]): readonly OptionMeaning[] {
   const companion = companions[setting];
   if (!companion) return options;
@@ -131,6 +135,17 @@ function withCompanions(setting: SettingId, options: readonly OptionMeaning[]): 
     const found = companion.words.find(([, words]) => words.test(option.words));
     return found ? { ...option, also: { setting: companion.setting, value: found[0] } } : option;
   });
+  const said = new Set(read.flatMap((option) => (option.also ? [option.also.value] : [])));
+  const twins = read.some((one) =>
+    read.some((other) => other !== one && other.means === one.means && !other.also !== !one.also),
+  );
+  const [only] = said;
+  if (said.size === 1 && twins && typeof only === 'boolean')
+    return read.map((option) =>
+      option.also || option.means === null
+        ? option
+        : { ...option, also: { setting: companion.setting, value: !only } },
+    );
   return read.filter((option) => option.also).length >= 2 ? read : options;
 }
 
@@ -160,7 +175,11 @@ function choiceMeaning(
     const says = yes.test(option.words) ? !stops : stops;
     return { means: says ? 'run' : 'stop', sure: true };
   }
-  if (option.words === '') return { means: null, sure: false };
+  if (option.words === '') {
+    // Without words 1 is yes and 0 is no by custom: "fan at standstill, 0/1".
+    if (!runStop || choices.length > 2 || !/^[01]$/.test(option.value)) return { means: null, sure: false };
+    return { means: (option.value === '1') !== asksStop.test(description) ? 'run' : 'stop', sure: false };
+  }
   const alike = (text: string) => text.toLowerCase().replace(/[^a-z0-9]/g, '');
   const same = choices.find((choice) => alike(choice) === alike(option.words));
   if (same !== undefined) return { means: same, sure: true };

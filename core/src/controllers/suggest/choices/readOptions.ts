@@ -16,7 +16,8 @@ const pair =
   /(?:^|(?<=[\s(,;:/]))([A-Za-z]{1,4}|\d{1,2})\s*=\s*([^,;()=]*?)(?=\s*(?:[,;()]|\/(?=\s*\w+\s*=)|\s[A-Za-z0-9]{1,4}\s*=|$))/g;
 
 /** Reads options out of a description: "0 = runs, 1 = stops", "0 off 1 on 2 cycles", "(run / stop)", "yes/no". */
-export function readOptions(description: string, min = '', max = ''): ReadOptions {
+export function readOptions(worded: string, min = '', max = ''): ReadOptions {
+  const description = worded.replace(/['’"“”]([A-Za-z]\w*)['’"“”]/g, '$1');
   const listedBy = bySemicolons(description);
   if (listedBy) return listedBy;
   const paired = [...description.matchAll(pair)].map((m) => ({
@@ -28,6 +29,8 @@ export function readOptions(description: string, min = '', max = ''): ReadOption
   if (numbered) return numbered;
   const bracketed = bracketedOptions(description);
   if (bracketed) return bracketed;
+  const named = namedValues(description, min, max);
+  if (named) return named;
   const listed = listedOptions(description, min, max);
   if (listed) return listed;
   return {
@@ -54,7 +57,9 @@ function bySemicolons(description: string): ReadOptions | null {
 
 /** "0 electric heater, 1 hot gas, 2 by stop": numbers from 0 upwards, each followed by words. */
 function numberedOptions(description: string): ReadOptions | null {
-  const found = [...description.matchAll(/(?:^|(?<=[\s(,;:]))(\d)[\s:–-]+([A-Za-z°][^,;()\d]*)/g)];
+  const found = [
+    ...description.matchAll(/(?:^|(?<=[\s(,;:]))(\d)[\s:–-]+([A-Za-z°](?:[^,;()\d]|(?<=[A-Za-z])\d+)*)/g),
+  ];
   const start = found.findIndex((m) => m[1] === '0');
   if (start < 0) return null;
   const run = found.slice(start).filter((m, i) => m[1] === String(i));
@@ -73,6 +78,38 @@ function bracketedOptions(description: string): ReadOptions | null {
   return {
     options: found.map((m) => ({ value: m[2]!, words: m[1]!.replace(/^(or|and|,)\s+/, '').trim() })),
     rest: description.replace(/\(\d\)/g, ' '),
+    counted: false,
+  };
+}
+
+/** What is typed, two spellings as range or a list at the end of the words: "EL, GAS, AIr". */
+const typedList = /(?:^|\s)([A-Za-z][A-Za-z0-9]{0,3}(?:\s*[,/|]\s*[A-Za-z][A-Za-z0-9]{0,3}){2,})$/;
+
+/** "EL heater, GAS hot gas, AIr natural" or "follows (C) or always on (A)", where the range says which spellings are typed. */
+function namedValues(description: string, min: string, max: string): ReadOptions | null {
+  const list = typedList.exec(description.trim());
+  const values = list
+    ? list[1]!.split(/\s*[,/|]\s*/)
+    : [min.trim(), max.trim()].filter((value) => /^[A-Za-z]\w{0,4}$/.test(value));
+  if (values.length < 2 || new Set(values).size < values.length) return null;
+  const text = list ? description.slice(0, list.index).trim() : description;
+  const others = values.join('|');
+  const found = values.map((value) => {
+    const after = new RegExp(
+      `(?:^|[\\s(,;:/])${value}[\\s:=–-]+([^,;()/]+?)(?=\\s*(?:[,;()/]|$)|\\s+(?:${others})[\\s:=])`,
+    ).exec(text);
+    const before = after ? null : new RegExp(`([A-Za-z][^,;():]*?)\\s*\\(${value}\\)`).exec(text);
+    const words = (after?.[1] ?? before?.[1] ?? '').replace(/^(or|and)\s+/, '').trim();
+    // What stands before a bracket may be the row's own words: only the bracket goes.
+    return { value, words, said: after?.[0] ?? (before ? `(${value})` : null) };
+  });
+  const all = found.every(({ words }) => words !== '');
+  if (!all && !list) return null;
+  return {
+    options: found.map(({ value, words }) => ({ value, words: words || value })),
+    rest: all
+      ? found.reduce((left, { said }) => left.replace(said!, ' '), text).replace(/[\s(),;:]+$/, '')
+      : text,
     counted: false,
   };
 }

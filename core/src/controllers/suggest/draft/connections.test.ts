@@ -1,6 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { readDefinition } from '../../definitions/index.ts';
 import { family } from '../../../../testing/families.ts';
+import { readController } from '../../panel/index.ts';
+import { readTable } from '../table/readTable.ts';
+import { draftDefinition } from './draftDefinition.ts';
+import { draftRows } from './draftRow.ts';
+import { panelFrom, panelPatterns } from './panelPatterns.ts';
 import { connectionsOf, noConnections, type WrittenConnections, type WrittenRelay } from './connections.ts';
 
 const relay = (more: Partial<WrittenRelay> = {}): WrittenRelay => ({
@@ -81,4 +86,33 @@ describe('the back of a control as it was typed', () => {
     const read = readDefinition({ ...rest, ...parts });
     expect('faults' in read ? read.faults : []).toEqual([]);
   });
+});
+
+test('a meter written down has its sensors’ tags: slope and offset by their words, and the degrees they belong to', () => {
+  const rows = draftRows(
+    readTable(
+      [
+        'Code;Description;Min;Max;Unit;Default',
+        'M1;Supply temperature sensor, slope;0.8;1.2;;1',
+        'M2;Supply temperature sensor, offset;-9.9;9.9;;0',
+        'M3;Return temperature sensor slope;0.8;1.2;;1',
+        'M4;Return temperature sensor offset;-9.9;9.9;;0',
+      ].join('\n'),
+    ).rows,
+  );
+  expect(rows.map(({ setting }) => setting)).toEqual([
+    'meter.supplySlope',
+    'meter.supplyOffset',
+    'meter.returnSlope',
+    'meter.returnOffset',
+  ]);
+  const { definition } = draftDefinition(
+    { id: 'm', family: 'M', version: '1' },
+    rows,
+    panelFrom(panelPatterns[0]!, {}),
+  );
+  const { parts } = connectionsOf({ ...noConnections, tagUnit: 'degF' });
+  const read = readController({ ...definition, ...parts });
+  expect('faults' in read ? read.faults : []).toEqual([]);
+  expect(parts.sensorTag).toEqual({ formula: 'temperature = slope × signal + offset', signalUnit: 'degF' });
 });

@@ -41,6 +41,8 @@ export interface WrittenConnections {
   readonly inputs: readonly WrittenInput[] | null;
   /** Width and height of the hole, mm, as typed; empty: not stated. */
   readonly cutOut: readonly [string, string];
+  /** For sensors with a tag: the degrees that its slope and offset belong to. */
+  readonly tagUnit: 'degC' | 'degF' | null;
 }
 
 export const noConnections: WrittenConnections = {
@@ -49,11 +51,18 @@ export const noConnections: WrittenConnections = {
   probes: null,
   inputs: null,
   cutOut: ['', ''],
+  tagUnit: null,
 };
+
+/** How a meter takes the two numbers of a tag (common practice; the booklet may say otherwise, then its note stands beside the code). */
+const TAG_FORMULA = 'temperature = slope × signal + offset';
 
 /** What was typed as part of a definition, and what cannot be taken as it stands, each with its place. What is not stated is left out. */
 export function connectionsOf(written: WrittenConnections): {
-  readonly parts: Pick<ControllerDefinition, 'supply' | 'relays' | 'probes' | 'inputs' | 'cutOut'>;
+  readonly parts: Pick<
+    ControllerDefinition,
+    'supply' | 'relays' | 'probes' | 'inputs' | 'cutOut' | 'sensorTag'
+  >;
   readonly problems: readonly string[];
 } {
   const problems: string[] = [];
@@ -110,6 +119,7 @@ export function connectionsOf(written: WrittenConnections): {
       ...(relays && { relays }),
       ...(probes && { probes }),
       ...(inputs && { inputs }),
+      ...(written.tagUnit && { sensorTag: { formula: TAG_FORMULA, signalUnit: written.tagUnit } }),
       ...(width && height && { cutOut: { widthMm: width, heightMm: height } }),
     },
     problems,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { displayOf, scaleOf, type NumberEncoding } from '../../definitions/index.ts';
+import { decode, displayOf, scaleOf, type NumberEncoding } from '../../definitions/index.ts';
 import { act, machineOf, panelAtRest, planKeys, readController } from '../../panel/index.ts';
 import { peatTable } from '../../../../testing/labelled/rows.ts';
 import { readTable } from '../table/readTable.ts';
@@ -106,4 +106,28 @@ describe('what cannot be a parameter yet stays open, with a sentence', () => {
     expect(both.map((r) => r.setting)).toEqual(['regulation.setpoint', null, 'regulation.differential']);
     expect(both[1]!.problems).toEqual(['its words fit Set point, which line 1 fits better']);
   });
+});
+
+test('one option that stands for scale and tenths is written as both, read back and set by keys', () => {
+  const rows = draftRows(
+    readTable(
+      [
+        'Code;Description;Min;Max;Unit;Default',
+        'SP;Set point;-40;99;°C;4',
+        'dS;Scale: 0 = °C with tenths, 1 = °C, 2 = °F;0;2;;1',
+      ].join('\n'),
+    ).rows,
+  );
+  const panel = panelFrom(panelPatterns[0]!, {});
+  const { definition, open } = draftDefinition({ id: 'x', family: 'X', version: '1' }, rows, panel);
+  expect(open).toEqual([]);
+  expect('faults' in readController(definition)).toBe(false);
+  const valuesOf = (dS: string, SP: string) =>
+    decode(definition, [
+      { code: 'dS', value: dS },
+      { code: 'SP', value: SP },
+    ]).values;
+  expect(valuesOf('0', '3.5')).toMatchObject({ 'display.unit': 'celsius', 'display.decimal': true });
+  expect(valuesOf('1', '3')).toMatchObject({ 'display.unit': 'celsius', 'display.decimal': false });
+  expect(valuesOf('2', '38')).toMatchObject({ 'display.unit': 'fahrenheit', 'display.decimal': false });
 });

@@ -39,7 +39,11 @@ export interface Draft {
  */
 export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], panel: Panel | null): Draft {
   const follows = rows.some((row) => row.setting === 'display.unit');
-  const tenths = rows.some((row) => row.setting === 'display.decimal');
+  const tenths = rows.some(
+    (row) =>
+      row.setting === 'display.decimal' ||
+      row.choices.some((choice) => choice.also?.setting === 'display.decimal'),
+  );
   const open: OpenRow[] = [];
   const taken = new Set<string>();
   const parameters = rows.flatMap((row): Parameter[] => {

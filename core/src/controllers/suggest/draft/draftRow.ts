@@ -26,10 +26,7 @@ export function draftRows(
   const read = printed.map((row) => conditionIn(row.description, masters));
   const rows = printed.map((row, i) => ({ ...row, description: read[i]!.words }));
   const worded = rows.map((row) => [row.description, row.options].filter(Boolean).join(' '));
-  const alone = rows.map((row, i) => ({
-    row,
-    ...suggestInGroup({ ...row, description: worded[i]! }, row.folder, learned),
-  }));
+  const alone = rows.map((row, i) => ({ row, ...suggestOf({ ...row, description: worded[i]! }, learned) }));
   const proposed = ofACondenser(alone.map(({ best }) => best))
     ? alone.map((own, i) => ({ ...own, ...asOfCondenser(own, worded[i]!, learned) }))
     : alone;
@@ -51,6 +48,23 @@ export function draftRows(
         : row.problems,
     };
   });
+}
+
+/** What a row means; where its words say nothing, its code may be a word: `UNIT`. */
+function suggestOf(row: TableRow, learned: readonly Choice[]): Suggestion {
+  const whole = suggestInGroup(row, row.folder, learned);
+  // A remark in brackets may speak of something else: "Low temperature alarm (alarm differential)".
+  const bare = row.description.replace(/\s*\([^()=:]*\)/g, '');
+  const short =
+    bare === row.description ? whole : suggestInGroup({ ...row, description: bare }, row.folder, learned);
+  const own = (short.best?.score ?? 0) > (whole.best?.score ?? 0) ? short : whole;
+  if (own.best || !/^[A-Za-z]{3,}$/.test(row.code)) return own;
+  const named = suggestInGroup(
+    { ...row, description: `${row.code}: ${row.description}` },
+    row.folder,
+    learned,
+  );
+  return named.best && named.best.score >= CLEAR ? named : own;
 }
 
 /** A table that sets a condenser's temperature and has nothing to do with a defrost is a condenser's throughout. */
@@ -112,8 +126,16 @@ function betterRow(
 /** The options of a row, with what each stands for under a setting; empty for rows that hold a number. */
 export function choicesOf(row: TableRow, setting: SettingId | null): readonly OptionMeaning[] {
   const words = [row.description, row.options].filter(Boolean).join(' ');
-  const { options } = readOptions(words, row.min, row.max);
+  const read = readOptions(words, row.min, row.max);
+  // "(YES/NO)" with a factory value YES: the words are what is typed.
+  const typed =
+    read.counted && read.options.some((o) => o.words.toLowerCase() === row.default.trim().toLowerCase());
+  const options = typed ? read.options.map((o) => ({ ...o, value: o.words })) : read.options;
   if (rowKind({ ...row, options: options.length }) !== 'choice') return [];
+  // A count that a booklet gives no words for stays a number.
+  const kind = setting === null ? null : settingOf(setting).kind;
+  const isNumber = kind !== null && kind !== 'choice' && kind !== 'flag';
+  if (isNumber && options.every((option) => option.words === '')) return [];
   if (setting === null) return options.map((o) => ({ ...o, means: null, sure: false }));
   return optionMeanings(setting, words, options);
 }

@@ -55,7 +55,13 @@ const WIDEST_OFFSET = 36;
 /** Degrees may be a temperature or a width; a narrow range from about nothing is a width, a wide one that goes below freezing a temperature. */
 function degrees(row: Measured): RowKind {
   const [min, max] = [parseNumber(row.min), parseNumber(row.max)];
-  if (min === null || max === null) return 'degrees';
+  if (min === null || max === null) {
+    // One end follows another code: what is known tells a temperature from a width.
+    const standard = parseNumber(row.default);
+    const cold = [min, standard].some((value) => value !== null && value < 0);
+    const far = max !== null && max > WIDEST_OFFSET;
+    return cold || far ? 'temperature' : 'degrees';
+  }
   if (min === -max && max <= WIDEST_OFFSET && parseNumber(row.default) === 0) return 'difference';
   if (min >= 0 && min <= 3 && max <= 30) return 'degrees';
   return 'temperature';

@@ -33,6 +33,13 @@ const range = new RegExp(
 );
 const words = /^\(?\s*([A-Za-z]{1,4})\s*(?:\/|\||,|\.{2,3}|…)\s*([A-Za-z]{1,4})\s*\)?$/;
 
+/** "-50.0 … r2", "r1 … +50": one end is what another code stands at. */
+const limit = String.raw`[+\-−–]?\s?\d+(?:[.,]\d+)?|[A-Za-z][A-Za-z0-9]{0,4}(?:\s?[+\-−]\s?\d+(?:[.,]\d+)?)?`;
+const byAnother = new RegExp(
+  String.raw`^\(?\s*((?=[^A-Za-z]*\d|[A-Za-z]\w*\d|[A-Z])(?:${limit}))\s*(?:\.{2,3}|…|÷|to)\s*((?:${limit}))\s*(°\s?[cf]|k)?\s*\)?$`,
+  'i',
+);
+
 /** Reads a range out of one cell; null where there is none. */
 export function rangeCell(cell: string): RangeCell | null {
   const found = range.exec(cell.trim());
@@ -42,6 +49,9 @@ export function rangeCell(cell: string): RangeCell | null {
     if (rest !== '' && own === '') return null;
     return { min: plain(found[1]!), max: plain(found[3]!), unit: own };
   }
+  const followed = byAnother.exec(cell.trim());
+  if (followed)
+    return { min: plain(followed[1]!), max: plain(followed[2]!), unit: (followed[3] ?? '').trim() };
   const pair = words.exec(cell.trim());
   return pair && !isUnit(cell) ? { min: pair[1]!, max: pair[2]!, unit: '' } : null;
 }

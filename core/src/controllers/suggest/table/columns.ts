@@ -25,22 +25,25 @@ export interface Columns {
 
 const headers: readonly (readonly [RegExp, ColumnRole])[] = [
   [
-    /^(codes?|cod\.?|label|symbol|mnemonic|no\.?|nr\.?|n°|#|key|item|display|abbr\.?|par\. ?(code|no\.?))$/i,
+    /^(codes?|cod\.?|label|symbol|mnemonic|no\.?|nr\.?|n°|#|key|item|display|abbr\.?|id|ident|ref\.?|pos\.?|prompt|screen|par\. ?(code|no\.?)|(parameter|menu) (code|no\.?|number))$/i,
     'code',
   ],
   [
-    /^(desc.*|name|meaning|function|parameter (description|name)|text|what.*|explanation|designation|denomination)$/i,
+    /^(desc.*|name|meaning|function|parameter (description|name)|text|what.*|explanation|designation|denomination|details?|effect)$/i,
     'description',
   ],
-  [/^(units?|u\.? ?m\.?|uom|dim\.?|unit of meas.*|meas\.? ?unit)$/i, 'unit'],
+  [/^((eng\.? ?)?units?|u\.? ?m\.?|uom|dim(ension)?s?\.?|unit of meas.*|meas\.? ?unit|measure)$/i, 'unit'],
   [/^(min\.?|minimum|low(er|est)?( limit)?|from|least|min\.? value)$/i, 'min'],
   [/^(max\.?|maximum|high(er|est)?( limit)?|upper( limit)?|to|greatest|max\.? value)$/i, 'max'],
-  [/^((setting |adjust\w* )?range|limits?|values?|settings?|min\.? ?[./…÷-]+ ?max\.?)$/i, 'range'],
   [
-    /^(def\.?|fact\.?|default( value| setting)?|factory( value| setting| default)?|preset( value)?|std\.?|standard( value)?|initial( value)?|works)$/i,
+    /^((setting |adj\w*\.? |value )?range( of (values|settings?|adjustment))?|(setting )?limits?|(possible |permitted )?values?|settings?|min\.? ?[./…÷-]+ ?max\.?)$/i,
+    'range',
+  ],
+  [
+    /^(def\.?|fact\.?|default( value| setting)?|factory( value| setting| default)?|(factory )?preset( value)?|std\.?|standard( value)?|init(ial)?\.?( value)?|(ex )?works( setting| value)?|dflt\.?|deflt\.?|delivered|(as )?(delivered|supplied|shipped)|basic setting|from factory|fact\.? ?set\.?(ting)?)$/i,
     'default',
   ],
-  [/^(options?|choices?|remarks?|notes?)$/i, 'options'],
+  [/^(options?|choices?|remarks?|notes?|comments?)$/i, 'options'],
   [/^(folder|group|menu|path|level|section)$/i, 'folder'],
   [
     /^(your (own )?(value|setting)s?|own (value|setting)s?|set to|actual|user|customer|page|pag\.?)$/i,
@@ -63,7 +66,22 @@ export function rolesOfHeading(cells: readonly string[]): readonly (ColumnRole |
   const roles = cells.map((cell, i) =>
     parameter.test(cell.trim()) ? (own.includes('code') ? 'description' : 'code') : own[i]!,
   );
-  return roles.map((role, i) => (role === 'left' || roles.indexOf(role) === i ? role : null));
+  const missing = (role: ColumnRole) => !roles.includes(role);
+  // Rows that are counted, beside their codes and their words: the count is none of the control's.
+  const at = cells.findIndex((cell) => parameter.test(cell.trim()));
+  const isCounted = /^(pos|no|nr|n°|#|item|index)\.?$/i;
+  const counted = own.findIndex((role, i) => role === 'code' && isCounted.test(cells[i]!.trim()));
+  if (at >= 0 && counted >= 0 && own.includes('description')) {
+    roles[counted] = 'left';
+    roles[at] = 'code';
+  }
+  const settled = roles.map((role, i) => {
+    // "Menu" heads codes where nothing else does; "Setting" words, where least and greatest stand by themselves.
+    if (role === 'folder' && missing('code') && /^menu$/i.test(cells[i]!.trim())) return 'code';
+    const ends = !missing('min') && !missing('max');
+    return role === 'range' && ends && missing('description') ? 'description' : role;
+  });
+  return settled.map((role, i) => (role === 'left' || settled.indexOf(role) === i ? role : null));
 }
 
 /** Finds what each column holds: by the words of a header line where there is one, else by what stands in the column. */

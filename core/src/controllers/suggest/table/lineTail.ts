@@ -94,11 +94,28 @@ const isOption = (text: string): boolean => {
   return named.size === 0 && unknown.length > 0;
 };
 
+/** Dots that lead the eye from the words to the value, and a unit in brackets between them: "Drip time (minutes) ...... 2". */
+function withoutLeaders(printed: string): { readonly line: string; readonly unit: string } {
+  const line = printed.replace(/\s*(\.{4,}|(\s\.){3,}|_{3,})\s*/g, '  ');
+  // Without leaders a bracket belongs to the words.
+  if (line === printed) return { line, unit: '' };
+  const found =
+    /\((deg\.?\s?[FC]|°\s?[CF]|minutes?|mins?|seconds?|secs?|hours?|hrs?|K|%)\)(?=\s+[^(]*[-+\d])/i.exec(
+      line,
+    );
+  if (!found) return { line, unit: '' };
+  return {
+    line: line.replace(found[0], ' '),
+    unit: found[1]!.replace(/deg\.?\s?/i, '°').replace(/^mins?$/i, 'min'),
+  };
+}
+
 /**
  * Takes a line apart from its right end: values, units and ranges for as long as there are any, the rest is words. `mayBeOption` says whether a short word may be a
  * value; at most three bare values belong to the tail, one beside a range.
  */
-export function tailOf(line: string, mayBeOption: boolean): LineTail {
+export function tailOf(printed: string, mayBeOption: boolean): LineTail {
+  const { line, unit: beside } = withoutLeaders(printed);
   const tokens = withMarks(line)
     .replace(/(°|º)\s+([CF])\b/g, '°$2')
     .replace(/(\d)(°[CF]|sec|min|%)(?=[\s,;)]|$)/gi, '$1 $2')
@@ -106,7 +123,7 @@ export function tailOf(line: string, mayBeOption: boolean): LineTail {
     .filter((token) => token !== '');
   let at = tokens.length;
   let range: LineTail['range'] = null;
-  let unit = '';
+  let unit = beside;
   let values: string[] = [];
   /** "default 3": what stands before it is no short option any more. */
   let led = false;

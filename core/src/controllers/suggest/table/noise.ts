@@ -23,8 +23,12 @@ export const isSentence = (text: string): boolean => {
   );
 };
 
-/** `**Defrost**`: a title set in bold. */
-export const withoutBold = (text: string): string => text.trim().replace(/^\*\*(.+?)\*\*/, '$1');
+/** `**Defrost**`, `-- Defrost --`: a title set in bold or between strokes. */
+export const undecorated = (text: string): string =>
+  text
+    .trim()
+    .replace(/^\*\*(.+?)\*\*/, '$1')
+    .replace(/^([-–—=#*_~•]{2,})\s*(.*?)\s*[-–—=#*_~•]*$/, '$2');
 
 /** A group that says so: "Menu D - defrost", "Folder CP". */
 export const saysGroup = (text: string): boolean =>

@@ -2,7 +2,7 @@ import { parseNumber } from '../../../foundation/quantities/index.ts';
 import { isCode, isUnit, plain, rangeCell } from './cellKinds.ts';
 import { findColumns, roleOfHeading, rolesOfHeading, type ColumnRole, type Columns } from './columns.ts';
 import { rowsOfLines } from './lineRows.ts';
-import { isContinuation, isHeading, isNoise, isOptionLine, isSentence, withoutBold } from './noise.ts';
+import { isContinuation, isHeading, isNoise, isOptionLine, isSentence, undecorated } from './noise.ts';
 import type { Aside, PrintedRow } from './row.ts';
 import { MOST_LINES, plainLines, splitLines, type Separator, type SplitLine } from './splitLines.ts';
 
@@ -106,7 +106,7 @@ function bodyOf(lines: readonly SplitLine[]): {
   let folder = '';
   for (const line of lines.slice(Math.max(0, heading))) {
     const filled = line.cells.filter((cell) => cell !== '');
-    const [only = ''] = filled.map(withoutBold);
+    const [only = ''] = filled.map(undecorated);
     const set = (as: Aside['as']) => void aside.push({ line: line.line, text: filled.join(' '), as });
     const last = body.at(-1);
     // Where columns are parted by spaces alone, the place of a broken description is lost: it is the column of words.
@@ -119,7 +119,10 @@ function bodyOf(lines: readonly SplitLine[]): {
     else if (
       last &&
       body.length > 1 &&
-      (isContinuation(only) || isOptionLine(only) || (at > 0 && !isHeading(only)))
+      (isContinuation(only) ||
+        isOptionLine(only) ||
+        (at > 0 && !isHeading(only)) ||
+        /[,/(]$|\b(or|and)$/.test(last.cells[at > 0 ? at : wordy]?.trim() ?? ''))
     ) {
       body[body.length - 1] = {
         ...last,
@@ -214,7 +217,8 @@ function rowOf({ line, cells }: SplitLine, roles: readonly ColumnRole[]): TableR
       .trim();
   const split = at('code') === '' ? splitCode(at('description')) : null;
   const range = rangeCell(at('range'));
-  if (at('range') !== '' && !range)
+  const listed = !range && isList(at('range')) ? at('range') : '';
+  if (at('range') !== '' && !range && listed === '')
     problems.push(`"${at('range')}" is no range; expected two ends such as 0…15`);
   const row = {
     line,
@@ -224,12 +228,16 @@ function rowOf({ line, cells }: SplitLine, roles: readonly ColumnRole[]): TableR
     min: plainValue(at('min') || (range?.min ?? '')),
     max: plainValue(at('max') || (range?.max ?? '')),
     default: plainValue(withoutUnit(at('default'))),
-    options: at('options'),
+    options: [at('options'), listed].filter(Boolean).join(' '),
     folder: at('folder'),
     left: cells.filter((cell, i) => cell !== '' && (roles[i] ?? 'left') === 'left'),
   };
   return { ...row, problems: [...problems, ...wrongWith(row)] };
 }
+
+/** "EL, GAS, AIr": options by what is typed, three or more. */
+const isList = (cell: string): boolean =>
+  /^[A-Za-z0-9]{1,5}(\s*[,/|]\s*[A-Za-z0-9]{1,5}){2,}$/.test(cell.trim());
 
 /** "SP Set point": a code and its description that fell into one cell. */
 function splitCode(cell: string): { code: string; description: string } | null {

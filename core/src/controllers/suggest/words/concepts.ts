@@ -5,13 +5,59 @@ const heavy = 2;
 
 /** Idioms of several words, tried before single words, on lower-case text with single spaces. */
 const idioms: readonly (readonly [RegExp, string])[] = [
+  // Sentences, as a booklet for owners words them.
+  [
+    /\b(mains|power|supply|current) (failure|fail|loss|outage|cut|interruption|return\w*|restored|back)\b/g,
+    'poweron',
+  ],
+  [/\bcold (room|store|storage|cell|chamber)\b/g, 'air'],
+  [/\b(is|are) over\b/g, 'end'],
+  [/\b(working|running|operating|on) time\b/g, 'on time'],
+  [/\b(on|off)-time\b/g, '$1 time'],
+  [/\b(this|so|how) many degrees\b/g, ' '],
+  [/\b(give up|abort|break off|cancel) (the )?defrost\w*( after)?\b/g, 'defrost max time'],
+  [/\beverything (re)?starts?\b/g, 'forced start'],
+  [/\bmust (last|stand|persist|hold|be (there|present))( for)?\b/g, 'delay'],
+  [/\bdoor (switch|contact|sensor)\b/g, 'door polarity input'],
+  [/\bslow (the )?display( down)?\b|\bdisplay slow\w*\b/g, 'display lag'],
+  [/\b(star|side|aux\w*|fourth|fifth|programmable|configurable) (key|button)\b/g, 'freekey'],
+  [/\bair (minus|less) (the )?(evaporator|coil|evap)\b/g, 'call diff air coil'],
+  [/^ *(temperature|temp)\.?( 1)? *$/g, 'setpoint'],
+  [
+    /\bhow (much|many degrees) (warmer|colder|higher|it may)\b.*\b(runs?|starts?|cools?|on) again\b/g,
+    ' diff ',
+  ],
+  [
+    /\b(over|above|under|below|from|beyond) (the |its )?(setting|set value|point|target|set)\b/g,
+    '$1 setpoint',
+  ],
+  [/\bdegrees (over|above|under|below|warmer|colder)\b/g, '$1'],
+  [/\btoo[ -](warm|hot|high)\b/g, 'high'],
+  [/\btoo[ -](cold|cool|low)\b/g, 'low'],
+  [/\balarm (goes off|sounds|rings|comes|is (given|raised))\b/g, 'alarm'],
+  [
+    /\bwater (to )?(run|runs|drip|drips|drain|drains) (off|away|out)\b|\b(de-?watering|melt ?water|drip[ -]?off|run[ -]?off)\b/g,
+    'drain',
+  ],
+  [/\b(noise|sound|night) (limit\w*|reduction)\b|\blow[ -]noise\b/g, 'quiet'],
+  [/\bdecimal (place|point|digit|figure)s?\b/g, 'decimal'],
+  [/\b(fan|fans) follows? (the )?compressor\b/g, 'fan compressor off'],
+  [/\bstart (boost|kick|pulse)\b|\bboost at start\b/g, 'kick'],
+  [/\bphase[ -](cut|angle|control)\w*\b/g, 'phasecut'],
+  [/\b(switch|cut|turn)[ -]on difference\b/g, 'on diff'],
+  [/\bproportional (range|band)\b|\bp[ -]band\b/g, 'band'],
+  [/\bpower[ -]?(up|on)\b|\bpwr[ -]?(up|on)\b/g, 'poweron'],
+  [/\b(may|can) (stand|stay|be|remain) open\b/g, 'open delay'],
+  [/\badd(ed)? to\b|\bsubtract(ed)? from\b/g, 'offset'],
+  [/\bhealth (shut|cut)[ -]?off\b/g, 'foreign'],
+  [/\bpermanent (refrigeration|cooling)\b/g, 'foreign'],
   [/\b(set ?-?points?|set ?pts?|setp|set temp(erature)?s?|set value)\b/g, 'setpoint'],
   [
     /\b(power(ed)?[ -]?(on|up|back)s?|start[ -]?up|switch(ed|ing)?[ -]on( mains)?|(at|from|of) mains|turn(ed|ing)[ -]on|mains (on|back))\b/g,
     'poweron',
   ],
   [/\b(set[ -]?back|night ?mode|energy sav(ing|er)|eco( mode)?)\b/g, 'setback'],
-  [/\b(anti[ -]?short( cycl\w*)?|short[ -]cycl\w*)\b/g, 'rest'],
+  [/\b(anti[ -]?short([ -]cycl\w*)?|short[ -]cycl\w*)\b/g, 'rest'],
   [/\b(stand[ -]?by|switched off by)\b/g, 'standby'],
   [/\b(time[ -]?out|safety end)\b/g, 'timeout'],
   [/\b(run[ -]?on|over[ -]?run|after[ -]?run|(continues?|goes|go) (on )?after)\b/g, 'runon'],
@@ -43,8 +89,8 @@ const idioms: readonly (readonly [RegExp, string])[] = [
   [/\b(set point|setpoint) (min(imum)?|low(est)?)\b/g, 'setpoint min'],
   [/\b(hot (alarm|sign))\b/g, 'high alarm'],
   [/\b(cold (alarm|sign))\b/g, 'low alarm'],
-  [/\b(under[ -]temp\w*)\b/g, 'low temperature'],
-  [/\b(over[ -]temp\w*)\b/g, 'high temperature'],
+  [/\b(under[ -]?temp\w*)\b/g, 'low temperature'],
+  [/\b(over[ -]?temp\w*)\b/g, 'high temperature'],
   [/\bconnect(ion|ing) (of |to )?(the )?(battery|supply|mains|power)\b/g, 'poweron'],
   [/\b(power|mains|supply) (comes|is|goes|returns?) (back )?(on)?\b/g, 'poweron'],
   [/\bend[- ]of[- ]defrost\b/g, 'defrost end'],
@@ -69,12 +115,12 @@ const idioms: readonly (readonly [RegExp, string])[] = [
 
 /** Single words, by concept. A word may stand for one concept only; idioms above take the rest. */
 const words: Readonly<Record<string, string>> = {
-  setpoint: 'setpoint sp set target wanted desired required',
-  diff: 'differential diff hysteresis hyst hyste difference width gap swing',
-  min: 'min minimum minimal lowest lower least shortest coldest',
+  setpoint: 'setpoint sp set target wanted desired required want wish tset setp',
+  diff: 'differential diff hysteresis hyst hyste difference width gap swing dif hys delta',
+  min: 'min minimum minimal lowest lower least shortest coldest shorter fewest',
   max: 'max maximum maximal highest upper longest warmest greatest',
-  high: 'high hot',
-  low: 'low cold',
+  high: 'high hot hi warm',
+  low: 'low cold lo',
   above: 'above over higher warmer hotter exceeds exceed exceeded exceeding greater upwards',
   below: 'below under colder falls beneath',
   user: 'user customer users enduser end-user operator',
@@ -87,60 +133,62 @@ const words: Readonly<Record<string, string>> = {
   method: 'method way mode form',
   regulation: 'regulation regulator control controller regulating thermostat',
   integral: 'integral integration',
-  setback: 'setback night economy',
+  setback: 'setback night economy eco',
   standby: 'standby',
   allowed: 'allowed enable enabled enabling permitted',
   stage2: 'stage2',
-  offset: 'offset shift correction calibration calibrate adjustment trim adjust zero',
+  offset:
+    'offset shift correction calibration calibrate adjustment trim adjust zero ofs offs corr compensation',
   relative: 'relative rel tied dependent deviation depends dependence linked respect',
   absolute: 'absolute abs independent own',
   function: 'function configuration config job works work working use serves',
-  compressor: 'compressor comp compr cmp compressors cprsr',
+  compressor: 'compressor comp compr cmp compressors cprsr cpr cmpr refrigerator',
   output: 'output relay load out outlet channel outlets',
   off: 'off stop stops stopped stopping standing pauses halt',
   on: 'on run runs running activation activated active',
   rest: 'rest rests resting protection idle standstill pause',
   start: 'start starts begin begins restart restarts starting cut-in',
   between: 'between successive consecutive next',
-  delay: 'delay delays dly wait waits waiting delayed retard',
+  delay: 'delay delays dly wait waits waiting delayed retard retardation del dlay hold-off lag-time postpone',
   time: 'time period duration length minutes hours hrs long timer seconds mins longer',
   before: 'before until',
   after: 'after following from since',
   call: 'call request demand calls',
-  fault: 'fault faulty failure fails failed broken error defective defect',
-  probe: 'probe sensor probes sensors thermistor',
-  air: 'air room cabinet box ambient cell',
+  fault:
+    'fault faulty failure fails failed fail broken breaks break error defective defect flt lost missing dead malfunction',
+  probe: 'probe sensor probes sensors thermistor snsr sens sns prb feeler',
+  air: 'air room cabinet box ambient cell store chamber interior inside case compartment cold-store',
   coil: 'coil evaporator evap evaporation plate',
   door: 'door doors',
   open: 'open opened opening opens',
   close: 'close closes closed closing shut shuts',
-  defrost: 'defrost defrosting defr defrosts def thaw thawing dfr',
-  interval: 'interval int every often frequency intervals cycle',
+  defrost: 'defrost defrosting defr defrosts def thaw thawing dfr dfrst dfst',
+  interval: 'interval int every often frequency intervals cycle intv intvl intrvl periodicity',
   clock: 'clock daily day times fixed 1st',
-  end: 'end ends termination terminate terminates finish finishes ended finished',
+  end: 'end ends termination terminate terminates finish finishes ended finished term',
   drain: 'drain drip dripping draining drainage drain-down water',
   manual: 'manual manually hand',
-  display: 'display shown show shows screen displayed readout',
+  display: 'display shown show shows screen displayed readout disp dsp dspl indication indicate',
   fan: 'fan fans ventilator ventilators blower vent ventilation',
   always: 'always continuous continuously permanently',
   managed: 'managed controlled manages',
-  alarm: 'alarm alarms warning alarmed alerts alert',
-  buzzer: 'buzzer beeper acoustic sounder audible sound beep',
+  alarm: 'alarm alarms warning alarmed alerts alert alm alrm',
+  buzzer: 'buzzer beeper acoustic sounder audible sound beep bell horn siren',
   input: 'input digital din',
   external: 'external ext outside',
   exclusion: 'exclusion masked suppressed inhibit inhibited suppression muted ignored bypass mask',
   recovery: 'recovery',
   present: 'present fitted connected installed used presence exist available',
   second: 'second 2nd third',
-  filter: 'filter smoothing filtering damping averaging',
+  filter: 'filter smoothing filtering damping averaging smooth average smoothed',
   polarity: 'polarity logic contact',
   unit: 'unit units degrees scale celsius fahrenheit',
   decimal: 'decimal decimals tenths resolution point integer digit',
   lag: 'lag',
-  lock: 'lock locked keyboard keypad keys blocked blocking block locking',
+  lock: 'lock locked keyboard keypad keys blocked blocking block locking interlock lck kbd buttons',
   code: 'password code access pin',
   freekey: 'freekey',
-  address: 'address addr network bus serial',
+  address: 'address addr adr network bus serial',
   log: 'log logging recording record logger stored logged memory',
   slope: 'slope gradient gain',
   supply: 'supply flow',
@@ -148,8 +196,8 @@ const words: Readonly<Record<string, string>> = {
   condenser: 'condenser condensing cond condensation liquid',
   speed: 'speed rpm',
   voltage: 'voltage volts volt v',
-  limit: 'limit limits threshold thresholds',
-  quiet: 'quiet noise limitation silent',
+  limit: 'limit limits threshold thresholds limitation thr',
+  quiet: 'quiet noise silent',
   outdoor: 'outdoor',
   floating: 'floating float follows',
   band: 'band proportional',
@@ -168,7 +216,7 @@ const words: Readonly<Record<string, string>> = {
   key: 'key button',
   electric: 'electric heaters heater el',
   slow: 'slow',
-  drive: 'drive',
+  drive: 'drive inverter phasecut',
   rise: 'rise rises increase increases raised',
   fall: 'fall decrease decreases',
   first: 'first main',
@@ -188,6 +236,7 @@ const stop = new Set(
   (
     'a an the of in is are to for with by at and be it its as this that than when while if which what how does do can not no yes y n into per via has have had will ' +
     'during still goes go going comes come value values setting settings parameter parameters enables each only also one two 0 1 2 3 4 5 main item device instrument ' +
+    'id ignore must many up last this everything contact-of you your may get keep keeps kept it reading readings degrees-of w whether once long-as add much stays stay pick eng vs approx etc rt ' +
     'status behaviour behavior operation machine s through further other their there left directly still too more less degc degf k h made because due'
   ).split(' '),
 );
@@ -205,14 +254,22 @@ export interface Concepts {
 
 /** Names of the second outlet, with what follows them where that belongs to it: "second set point". */
 const stage2 =
-  /\b((stage|relay|output|outlet|channel|load|thermostat|circuit) (2|two|ii)|(2nd|second) (stage|relay|output|outlet|channel|load|thermostat|circuit)|out ?2|k2|y2|r2|(second|2nd) (set ?point|set|diff\w*))\b/g;
-const belongsToStage2 = /^(?:second|2nd) (set ?point|set|diff\w*)$/;
+  /\b((stage|relay|output|outlet|channel|load|thermostat|circuit) (2|two|ii)|(2nd|second) (stage|relay|output|outlet|channel|load|thermostat|circuit)|out ?2|k2|y2|r2|(second|2nd) (set ?point|set|diff\w*)|(set ?point|differential|diff|hysteresis|temperature) (2|two))\b/g;
+const belongsToStage2 =
+  /^(?:(?:second|2nd) (set ?point|set|diff\w*)|(set ?point|differential|diff|hysteresis|temperature) (?:2|two))$/;
+
+/** What of a name of the second outlet says more than that it is the second: its set point, its differential. */
+function ofStage2(name: string): string {
+  const found = belongsToStage2.exec(name);
+  const what = found?.[1] ?? found?.[2] ?? '';
+  return what === 'temperature' ? 'setpoint' : what;
+}
 
 /** Reads the concepts out of a description in a technician's English: abbreviations, small spelling variants, any order. */
 export function conceptsOf(description: string): Concepts {
   let text = ` ${description.toLowerCase()} `
     .replace(/[°º]\s?[cf]\b/g, ' degrees ')
-    .replace(stage2, (match) => ` stage2 ${belongsToStage2.exec(match)?.[1] ?? ''} `);
+    .replace(stage2, (match) => ` stage2 ${ofStage2(match)} `);
   for (const [idiom, concept] of idioms) text = text.replace(idiom, ` ${concept} `);
   const named = new Set<string>();
   const unknown: string[] = [];
