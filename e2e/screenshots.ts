@@ -7,7 +7,7 @@ import { launch, newPage } from './support/browser.ts';
 import { pdfPicture } from './support/pdfPicture.ts';
 import { startServer } from './support/server.ts';
 import { PASSWORD } from './support/steps.ts';
-import { pasteTable } from './support/writer.ts';
+import { pasteTable, writerStep } from './support/writer.ts';
 
 /** One picture of each main view, from the demo data. The folder may be given; the default is the one the README links to. */
 const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));
@@ -94,7 +94,8 @@ try {
     desk,
     readFileSync(new URL('../docs/formats/examples/peat-6.table.tsv', import.meta.url), 'utf8'),
   );
-  await desk.$eval(byTest('rows'), (node) => node.scrollIntoView());
+  await writerStep(desk, 'Meanings');
+  await desk.waitForSelector(byTest('rows'));
   await shoot(desk, 'write-a-control');
   await desk.goto(`${server.base}/practice`, { waitUntil: 'networkidle0' });
   await click(desk, 'a[href^="/practice/"]:nth-of-type(1)');
