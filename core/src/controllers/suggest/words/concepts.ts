@@ -28,7 +28,7 @@ const idioms: readonly (readonly [RegExp, string])[] = [
     ' diff ',
   ],
   [
-    /\b(over|above|under|below|from|beyond) (the |its )?(setting|set value|point|target|set)\b/g,
+    /\b(over|above|under|below|from|beyond) (the |its )?(setting|set value|target|set)\b(?![ -]?points?)/g,
     '$1 setpoint',
   ],
   [/\bdegrees (over|above|under|below|warmer|colder)\b/g, '$1'],
