@@ -258,7 +258,7 @@ function below(sheet: LeaveBehindSheet, size: number): Content {
             margin: [0, 0, 0, 1],
           })),
           ...(sheet.direct.length > 0
-            ? [space, heading('Without the menu', size), list(sheet.direct, '')]
+            ? [space, heading('Without the menu', size), list(sheet.direct.map(inLetters), '')]
             : []),
         ],
       },
@@ -267,6 +267,20 @@ function below(sheet: LeaveBehindSheet, size: number): Content {
     margin: [0, 8, 0, 0],
   };
 }
+
+/** Signs on keys that the sheet's fonts have no letter for. */
+const signs: Readonly<Record<string, string>> = {
+  '▲': 'UP',
+  '△': 'UP',
+  '▼': 'DOWN',
+  '▽': 'DOWN',
+  '▶': 'RIGHT',
+  '◀': 'LEFT',
+  '●': 'the round key',
+  '★': 'the star key',
+};
+const inLetters = (text: string) =>
+  text.replace(/[^\u0020-\u024f\u2010-\u2030]/g, (sign) => signs[sign] ?? 'the key with a sign');
 
 /** What was wired, read and calibrated: the second page of small type; large type needs the room and flows on. */
 function workDone(sheet: LeaveBehindSheet, size: number, ownPage: boolean): readonly Content[] {

@@ -79,12 +79,10 @@ const rows = computed(() =>
       </tbody>
     </table>
     <h3 class="mt-5">Alarm codes</h3>
-    <ul class="mt-1 max-w-3xl">
-      <li
-        v-for="alarm in definition.alarmCodes ?? []"
-        :key="alarm.code"
-        class="border-b border-hairline py-1.5"
-      >
+    <p v-if="!definition.alarmCodes" class="text-soft">Not stated.</p>
+    <p v-else-if="definition.alarmCodes.length === 0" class="text-soft">It has none.</p>
+    <ul v-else class="mt-1 max-w-3xl">
+      <li v-for="alarm in definition.alarmCodes" :key="alarm.code" class="border-b border-hairline py-1.5">
         <span class="font-mono font-semibold">{{ alarm.code }}</span> {{ alarm.means }} ({{
           alarm.severity === 'shutdown' ? 'stops the unit' : 'look soon'
         }}). <span class="text-soft">{{ alarm.firstChecks.join(' ') }}</span>
