@@ -23,7 +23,10 @@ import { useWriterSteps, type WriterStepId } from './writerSteps.ts';
 const props = defineProps<{ from?: string }>();
 const session = useSession();
 const live = useWriting();
-const booklet = useBooklet((text) => live.change({ text, roles: null }));
+const booklet = useBooklet(
+  (text) => live.change({ text, roles: null }),
+  () => live.writing.value.text,
+);
 const { controllers } = useControllers();
 const steps = useWriterSteps(live);
 /** Taken up again where it was left. */

@@ -6,7 +6,7 @@ import { openBooklets, type KeptBooklet, type KeptPage, type PageFrame } from '.
 import { openLetterReader, type OpenReader } from './letterReader.ts';
 import { openPdf, type OpenPdf } from './pdfPages.ts';
 import { canvasOf, photoPage } from './photoPage.ts';
-import { Stopped, type Reading } from './reading.ts';
+import { Stopped, unlessStopped, type Reading } from './reading.ts';
 
 /** A page holds a parameter table where at least so many rows of one are found on it. */
 const LEAST_ROWS = 3;
@@ -26,8 +26,9 @@ interface Progress {
  * it can be left and taken up again.
  *
  * @param laidOut told of the text whenever the pages that are read change
+ * @param standing the text as it stands, which somebody may have changed by hand
  */
-export function useBooklet(laidOut: (text: string) => void) {
+export function useBooklet(laidOut: (text: string) => void, standing: () => string) {
   const booklet = shallowRef<KeptBooklet | null>(null);
   const progress = ref<Progress | null>(null);
   const problem = ref<string | null>(null);
@@ -132,7 +133,13 @@ export function useBooklet(laidOut: (text: string) => void) {
   async function pictured(pages: readonly KeptPage[], of: readonly number[], how: Reading) {
     const result = [...pages];
     for (const [i, page] of pages.entries()) {
-      if (!of.includes(page.page) || !pdf) continue;
+      if (!of.includes(page.page)) continue;
+      if (!pdf) {
+        if (page.pieces !== null) continue;
+        throw new Error('This page is a picture that was not read yet: choose the booklet’s file again');
+      }
+      unlessStopped(how);
+      how.progress(`Drawing page ${page.page}`, of.indexOf(page.page), of.length);
       if (page.pieces === null)
         result[i] = counted(
           await photoPage(page.page, await pdf.draw(page.page, true), await letters(), how),
@@ -155,6 +162,10 @@ export function useBooklet(laidOut: (text: string) => void) {
         : pieces;
       return [{ page, pieces: inside }];
     });
+    const before = booklet.value?.texts.join('\n') ?? '';
+    const isByHand = standing().trim() !== '' && standing() !== before;
+    if (isByHand && !confirm('The table was typed or changed by hand. Replace it by what the booklet says?'))
+      return;
     const { text, lines } = layOut(pages);
     hold({ ...next, texts: text.split('\n'), lines });
     laidOut(text);
@@ -208,7 +219,6 @@ export function useBooklet(laidOut: (text: string) => void) {
     frame,
     close,
     placeOf,
-    canDraw: () => pdf !== null,
   };
 }
 
