@@ -240,3 +240,31 @@ describe('loads of a unit file', () => {
     expect(isFileProblem(read) && read.field).toBe(field);
   });
 });
+
+describe('a set point beyond what a control can be set to', () => {
+  const holds = (max: number) => {
+    const marl = family('marl-4');
+    return {
+      parameters: marl.parameters.map((p) =>
+        p.setting === 'regulation.setpoint' && p.encoding.type === 'number'
+          ? {
+              ...p,
+              encoding: { ...p.encoding, min: max - 40, max, default: max, rangeUnit: 'degC' as const },
+            }
+          : p,
+      ),
+    };
+  };
+
+  test('is said with both, and nothing bridges it', () => {
+    // A freezer’s cut-out lies below −15 °C (common practice).
+    const warm = one({}, 'marl-4', { parameters: holds(60).parameters });
+    const gap = warm.gaps.find(({ need }) => need === 'set point')!;
+    expect([warm.verdict, gap.bridge]).toEqual(['cannot', null]);
+    expect(gap.lacks).toMatch(/^its set point ends at 20 °C; the plan needs −\d/);
+  });
+
+  test('within the range nothing is said', () => {
+    expect(one({}, 'marl-4', holds(0)).gaps.some(({ need }) => need === 'set point')).toBe(false);
+  });
+});

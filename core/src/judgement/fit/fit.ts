@@ -9,6 +9,7 @@ import { takes } from '../../wiring/conversion/index.ts';
 import { bridgeCosts, type Bridge, type Gap } from './gap.ts';
 import { machineGaps } from './machineGaps.ts';
 import type { OutputNeed, UnitNeeds } from './needs.ts';
+import { rangeGaps } from './rangeGaps.ts';
 
 /** How a control fits: as it is (jumpers aside), with something between, or not at all. */
 export type Verdict = 'fits' | 'bridged' | 'cannot';
@@ -66,6 +67,7 @@ function judge(needs: UnitNeeds, definition: ControllerDefinition): Omit<Fit, 'r
       ? [notStated('probes', 'its probe inputs', 'which probes it takes, and of which type')]
       : probeGaps(needs, definition)),
     ...inputGaps(needs, definition),
+    ...rangeGaps(needs, definition),
     ...commonGaps(definition, outputs),
   ];
   const cannot = gaps.some((gap) => gap.bridge === null);
