@@ -13,7 +13,7 @@ export interface OptionMeaning {
 
 /** Words of the choices, tried in this order; the first that fits wins. */
 const choiceWords: Readonly<Record<string, RegExp>> = {
-  dutyCycle: /duty|cycl(e|es|ing) ?(of|with)?|alternat|percent|timed/i,
+  dutyCycle: /duty|puls|cycl(e|es|ing) ?(of|with)?|alternat|percent|timed/i,
   cycle: /cycl|alternat|timed|interval/i,
   setpointIsMiddle: /middle|symm|cent(re|er)|both sides|half|about|around/i,
   setpointIsCutOut: /above|over|cut-?out|one[- ]sided|asym/i,
@@ -35,7 +35,7 @@ const choiceWords: Readonly<Record<string, RegExp>> = {
   manual: /manual|by hand|only hand/i,
   temperature: /temp|^te|probe|coil/i,
   time: /time|^ti|clock/i,
-  actual: /real|actual|^rt|current|true|air/i,
+  actual: /real|actual|live|^rt|current|true|air/i,
   held: /frozen|held|last|^it|lock|start of/i,
   label: /label|d[ei]?f|code|message|text/i,
   controlled: /manag|control|regul/i,
@@ -71,8 +71,8 @@ const choiceWords: Readonly<Record<string, RegExp>> = {
   cool: /cool|refrig|^re|^co|cold/i,
   heat: /heat|^he|warm/i,
   none: /none|^no$|off|not used|disabled/i,
-  stop: /stop|off|halt|^of$|follows/i,
-  run: /run|on\b|goes|contin|works/i,
+  stop: /stop|off|halt|^of$|follows|stands|still/i,
+  run: /run|on\b|turns|goes|contin|works/i,
 };
 
 const yes = /^(y|yes|on|true|ja|si)$/i;

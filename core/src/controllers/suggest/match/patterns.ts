@@ -10,6 +10,7 @@ export interface Pattern {
 /** One pattern a line: what must be named, alternatives with |; after the semicolon what may be. Several lines a setting are several wordings. */
 const table: readonly (readonly [SettingId, string])[] = [
   ['regulation.setpoint', 'setpoint ; temperature air regulation first cool value compressor cutout off'],
+  ['regulation.setpoint', 'regulation temperature ; air first cool'],
   ['regulation.setpoint', 'cutout ; temperature compressor off cool'],
   ['regulation.setpoint', 'compressor off temperature ; cool first'],
   ['regulation.setpointMin', 'setpoint min|low|below ; limit user temperature allowed offset regulation'],
@@ -84,6 +85,7 @@ const table: readonly (readonly [SettingId, string])[] = [
   ['defrost.demandTemperatureDifference', 'defrost call ; rise diff temperature coil air above start'],
   ['defrost.termination', 'defrost end time ; temperature or type method'],
   ['defrost.termination', 'defrost end type|method ; temperature time or'],
+  ['defrost.endTemperature', 'defrost limit temperature ; coil probe'],
   ['defrost.endTemperature', 'defrost end|off|max ; temperature coil probe limit setpoint off end cutout'],
   ['defrost.endTemperature', 'defrost temperature ; coil probe end limit setpoint'],
   ['defrost.maxDuration', 'defrost max|timeout ; time end temperature length off timeout'],
@@ -93,6 +95,7 @@ const table: readonly (readonly [SettingId, string])[] = [
   ['defrost.display', 'display defrost ; temperature type lock first'],
   ['defrost.manualMaxCoilTemperature', 'defrost manual ; coil max above temperature off limit start'],
   ['fans.control', 'fan managed|always ; regulation on coil output type method'],
+  ['fans.whileCompressorOff', 'fan rest ; method function on off'],
   ['fans.whileCompressorOff', 'fan compressor always ; off on follows or method'],
   ['fans.whileCompressorOff', 'fan compressor off ; method function on regulation coil first'],
   ['fans.whileCompressorOff', 'fan rest|off cool|compressor ; on coil method'],
@@ -117,8 +120,8 @@ const table: readonly (readonly [SettingId, string])[] = [
   ['alarms.reference', 'alarm temperature function|type ; relative absolute limit'],
   ['alarms.highTemperature', 'alarm high|above|max ; temperature limit absolute air on'],
   ['alarms.lowTemperature', 'alarm low|below|min ; temperature limit absolute air on'],
-  ['alarms.highOffset', 'alarm high|max ; limit temperature'],
-  ['alarms.lowOffset', 'alarm low|min ; limit temperature'],
+  ['alarms.highOffset', 'alarm high|max ; limit temperature relative'],
+  ['alarms.lowOffset', 'alarm low|min ; limit temperature relative'],
   ['alarms.highOffset', 'alarm high offset ; limit temperature'],
   ['alarms.lowOffset', 'alarm low offset ; limit temperature'],
   [
@@ -130,6 +133,8 @@ const table: readonly (readonly [SettingId, string])[] = [
     'alarm below|low setpoint|relative ; temperature limit diff relative before offset below low min max',
   ],
   ['alarms.differential', 'alarm diff ; recovery temperature reset off end fan on'],
+  ['alarms.delay', 'alarm exclusion ; time'],
+  ['alarms.delay', 'alarm after ; time temperature high low'],
   ['alarms.delay', 'alarm time before ; temperature high low'],
   ['alarms.delay', 'alarm delay ; temperature high low time before or start output'],
   ['alarms.delay', 'alarm limit time ; above temperature before exclusion'],

@@ -103,6 +103,13 @@ export function findColumns(lines: readonly SplitLine[]): Columns {
       .sort((a, b) => b.score - a.score || a.i - b.i);
     if (ranked[0]) roles[ranked[0].i] = role;
   };
+  // "Name" may head the codes, beside a column of explanations.
+  const byName = roles.indexOf('description');
+  if (byName >= 0 && !roles.includes('code') && codeScore(column(byName)) >= 0.9) {
+    roles[byName] = 'code';
+    const words = open().find((i) => roleOfHeading(lines[0]!.cells[i] ?? '') === 'description');
+    if (words !== undefined) roles[words] = 'description';
+  }
   take(
     'description',
     (cells) => (share(cells, (c) => /[A-Za-z]{3,}.*\s/.test(c)) > 0.5 ? meanLength(cells) : 0),
@@ -133,6 +140,8 @@ function meanLength(cells: readonly string[]): number {
 function codeScore(cells: readonly string[]): number {
   if (cells.length === 0) return 0;
   const different = new Set(cells).size / cells.length;
+  // 1.01, 2.10: menu and line; as values hardly two would be alike and all of two decimals.
+  if (different === 1 && share(cells, (cell) => /^\d{1,2}\.\d{2}$/.test(cell)) >= 0.9) return 0.95;
   const numbers = cells.map(parseNumber);
   const countsUp = numbers.every(
     (n, i) => n !== null && Number.isInteger(n) && (i === 0 || n > numbers[i - 1]!),

@@ -155,6 +155,9 @@ function codesOf(texts: readonly string[]): Codes {
 
 /** The code a line begins with; empty where its first word is one of a description. */
 function codeAt(text: string): string {
+  // 1.01, 2.10: menu and line.
+  const dotted = /^\s*(\d{1,2}\.\d{2})\s+(?=\S*[A-Za-z])/.exec(text);
+  if (dotted) return dotted[1]!;
   const [, first = '', gap = '', rest = ''] = /^\s*([^\s:]+?)([\s:.)–-]+)(.*)$/.exec(text) ?? [];
   // "1 = on" goes on with the options of the row before.
   if (!isCode(first) || rest === '' || rest.startsWith('=')) return '';
