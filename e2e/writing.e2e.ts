@@ -81,8 +81,8 @@ export const writing: EndToEndTest = {
         byTest('row-count'),
       );
       expectHolds(await textOf(page, 'row-count'), '3 no common meaning', 'the rest');
-      await choose(page, '[data-row="F20"] select', 'Free key');
-      await choose(page, '[data-row="F20"] select', 'no common meaning');
+      await choose(page, '[data-row="F20"] select[aria-label$=" means"]', 'Free key');
+      await choose(page, '[data-row="F20"] select[aria-label$=" means"]', 'no common meaning');
       await writerStep(page, 'Keys');
       await click(page, 'input[value="chordList"]');
       await fill(page, byTest('answer-code'), '19');
