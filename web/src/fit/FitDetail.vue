@@ -16,6 +16,7 @@ const chosen = computed(() => job.newPin.value?.id === fit.value.id);
 const amps = (value: number | null) =>
   value === null ? '–' : `${value.toFixed(value < 1 ? 2 : value < 10 ? 1 : 0)} A`;
 const lost = computed(() => fit.value.lost.map((l) => settingOf(l.setting).label));
+const notStated = computed(() => fit.value.notStated.map((id) => settingOf(id).label));
 function choose() {
   const { id, family, version, hash } = props.row.line;
   void job.write({ kind: 'control', role: 'new', definition: { id, family, version, hash } });
@@ -84,6 +85,7 @@ function choose() {
       {{ lost.length }} planned {{ lost.length === 1 ? 'value has' : 'values have' }} no place in it:
       {{ lost.slice(0, 6).join(', ') }}{{ lost.length > 6 ? ' …' : '' }}.
     </p>
+    <p v-if="notStated.length > 0" class="hint">Not stated by its booklet: {{ notStated.join(', ') }}.</p>
     <AppButton
       v-if="session.mayWrite"
       kind="primary"

@@ -12,7 +12,7 @@ import { useCompare } from './useCompare.ts';
 const compare = useCompare();
 const display = useDisplay();
 const session = useSession();
-const { rows, losses, undecided, presets, preset, presetId, program } = compare;
+const { rows, losses, notStated, undecided, presets, preset, presetId, program } = compare;
 const fixed = computed(() =>
   program.value.fixed.map(({ setting, value }) => ({
     label: settingOf(setting).label,
@@ -25,6 +25,14 @@ const hasOld = computed(() => rows.value.some((line) => line.copied !== null));
 <template>
   <div class="flex flex-col gap-4" data-test="compare">
     <LossList :losses="losses" />
+    <p
+      v-if="notStated.length > 0"
+      class="border-l-4 border-amber bg-amber-wash px-3 py-2"
+      data-test="not-stated"
+    >
+      Not stated by its booklet, so neither held nor lost: {{ notStated.join(', ').toLowerCase() }}. Try it at
+      the control, and add it to the controller.
+    </p>
     <section
       v-if="undecided.length > 0"
       class="flex flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-amber bg-amber-wash px-3 py-2"

@@ -52,6 +52,7 @@ const deduced = computed(() =>
   })),
 );
 const lost = computed(() => program.value.lost.length);
+const notStated = computed(() => program.value.notStated.map((id) => settingOf(id).label.toLowerCase()));
 </script>
 
 <template>
@@ -114,6 +115,7 @@ const lost = computed(() => program.value.lost.length);
     <p v-if="lost > 0" class="hint">
       {{ lost }} planned {{ lost === 1 ? 'value has' : 'values have' }} no place in this control: see Compare.
     </p>
+    <p v-if="notStated.length > 0" class="hint">Not stated by its booklet: {{ notStated.join(', ') }}.</p>
     <CautionNote
       >Units start by themselves. Before any output is called, ask who else is on the unit. A plan is an
       estimate; whether product that was out of range may be kept is for its owner and the authority to

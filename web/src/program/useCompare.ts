@@ -7,7 +7,6 @@ import {
   type Parameter,
 } from '@brine/core/controllers/definitions';
 import {
-  encode,
   isDangerousLoss,
   type LostSetting,
   type RowStatus,
@@ -56,10 +55,7 @@ export function useCompare() {
   const preset = computed(
     () => presets.value.find((p) => p.id === presetId.value) ?? presets.value[0] ?? null,
   );
-  const copy = computed(() =>
-    program.value.found && target.value ? encode(program.value.found.values, target.value) : null,
-  );
-  const copied = computed(() => new Map((copy.value?.rows ?? []).map((row) => [row.code, row])));
+  const copied = computed(() => new Map((program.value.copy?.rows ?? []).map((row) => [row.code, row])));
   const oldSheet = computed(
     () => new Map(foundSheet(job.state.value, job.old.value).map((r) => [r.code, r.value])),
   );
@@ -112,7 +108,7 @@ export function useCompare() {
   /** Losses on either way, what protects compressor or goods first. */
   const losses = computed<readonly Loss[]>(() => {
     const plan = new Map(program.value.lost.map((l) => [l.setting, l]));
-    const old = new Map((copy.value?.lost ?? []).map((l) => [l.setting, l]));
+    const old = new Map((program.value.copy?.lost ?? []).map((l) => [l.setting, l]));
     const all = [...new Set([...plan.keys(), ...old.keys()])].map((setting): Loss => {
       const of = plan.has(setting) ? (old.has(setting) ? 'both' : 'plan') : 'old';
       return {
@@ -124,6 +120,12 @@ export function useCompare() {
     });
     return all.sort((a, b) => Number(b.grave) - Number(a.grave));
   });
+  /** Of these nobody stated whether the control holds them. */
+  const notStated = computed(() =>
+    [...new Set([...program.value.notStated, ...(program.value.copy?.notStated ?? [])])].map(
+      (id) => settingOf(id).label,
+    ),
+  );
   const undecided = computed(() => rows.value.filter(({ row }) => row.undecided));
 
   /** The value a source has for a row; undefined where it has none, null where the plan's own stands. */
@@ -143,7 +145,7 @@ export function useCompare() {
     );
   }
 
-  return { program, presets, preset, presetId, rows, losses, undecided, valueFrom, take };
+  return { program, presets, preset, presetId, rows, losses, notStated, undecided, valueFrom, take };
 }
 
 export type Compare = ReturnType<typeof useCompare>;

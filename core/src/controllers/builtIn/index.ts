@@ -1,2 +1,3 @@
 export { notStated } from './notStated.ts';
+export { withoutUnsaid } from './unsaid.ts';
 export { type Implied, impliedBy, withImplied } from './implied.ts';

@@ -56,6 +56,14 @@ describe('a control that somebody wrote down', () => {
     expect(own.lost.map((l) => l.setting)).not.toContain('defrost.initiation');
     expect(own.lost.map((l) => l.setting)).not.toContain('defrost.method');
   });
+
+  test('what nobody stated is neither held nor lost, as in the program of a job', () => {
+    const { supply, relays, probes } = family('marl-4');
+    const parameters = bare.parameters.filter(({ setting }) => !setting?.startsWith('compressor.'));
+    const own = fitted({}, [{ ...bare, parameters, supply, relays, probes } as ControllerDefinition])[0]!;
+    expect(own.notStated).toEqual(['compressor.onProbeFault']);
+    expect(own.lost.map((l) => l.setting)).not.toContain('compressor.onProbeFault');
+  });
 });
 
 describe('ranking', () => {

@@ -1,6 +1,6 @@
 import { plan } from '../plan/index.ts';
 import { probeRoleNames } from '../../foundation/unit/index.ts';
-import { withImplied } from '../../controllers/builtIn/index.ts';
+import { withImplied, withoutUnsaid } from '../../controllers/builtIn/index.ts';
 import { encode, isDangerousLoss } from '../../controllers/translate/index.ts';
 import { isCombined, type ControllerDefinition, type Relay } from '../../controllers/definitions/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
@@ -26,6 +26,8 @@ export interface Fit {
   readonly relays: readonly RelayFit[];
   /** Planned values that this control cannot hold. */
   readonly lost: readonly { readonly setting: SettingId; readonly reason: string }[];
+  /** Planned values of which nobody stated whether this control holds them. */
+  readonly notStated: readonly SettingId[];
 }
 
 /** A relay with what it would carry. */
@@ -39,7 +41,7 @@ export interface RelayFit {
   readonly strongEnough: boolean | null;
 }
 
-/** Points off for a planned value that cannot be held (more where it protects compressor or goods), and for a relay that stays empty. */
+/** Points off for a planned value that cannot be held or of which nobody stated it (more where it is lost and protects compressor or goods), and for a relay that stays empty. */
 const LOST_COST = 0.5;
 const GRAVE_COST = 3;
 const IDLE_COST = 0.3;
@@ -48,13 +50,18 @@ const CANNOT_COST = 1000;
 /** Every control ranked for a unit: those that fit first, then those that can be bridged, by what the bridges cost. */
 export function fit(needs: UnitNeeds, library: readonly ControllerDefinition[]): readonly Fit[] {
   const judged = library.map((definition) =>
-    judge(needs, withImplied(definition, { 'defrost.method': needs.unit.defrostMethod })),
+    judge(needs, definition, withImplied(definition, { 'defrost.method': needs.unit.defrostMethod })),
   );
   const sorted = judged.sort((a, b) => b.score - a.score || a.family.localeCompare(b.family));
   return sorted.map((one, i) => ({ ...one, rank: i + 1 }));
 }
 
-function judge(needs: UnitNeeds, definition: ControllerDefinition): Omit<Fit, 'rank'> {
+/** One control; `written` is the definition without what it implies. */
+function judge(
+  needs: UnitNeeds,
+  written: ControllerDefinition,
+  definition: ControllerDefinition,
+): Omit<Fit, 'rank'> {
   const { outputs } = needs;
   const gaps = [
     ...supplyGaps(needs, definition),
@@ -71,11 +78,12 @@ function judge(needs: UnitNeeds, definition: ControllerDefinition): Omit<Fit, 'r
     ...commonGaps(definition, outputs),
   ];
   const cannot = gaps.some((gap) => gap.bridge === null);
-  const lost = cannot ? [] : lostValues(needs, definition);
+  const { lost, notStated: unsaid } = withoutUnsaid(cannot ? [] : lostValues(needs, definition), written);
   const idle = (definition.relays ?? []).filter((relay) => !outputs.some((o) => o.output === relay.drives));
   const costs =
     gaps.reduce((sum, gap) => sum + (gap.bridge ? bridgeCosts[gap.bridge.kind] : CANNOT_COST), 0) +
     lost.reduce((sum, l) => sum + (isDangerousLoss(l.setting) ? GRAVE_COST : LOST_COST), 0) +
+    unsaid.length * LOST_COST +
     idle.length * IDLE_COST;
   return {
     id: definition.id,
@@ -85,6 +93,7 @@ function judge(needs: UnitNeeds, definition: ControllerDefinition): Omit<Fit, 'r
     gaps,
     relays: outputs.map((need) => relayFit(definition, need)),
     lost,
+    notStated: unsaid,
   };
 }
 

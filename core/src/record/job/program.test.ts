@@ -171,3 +171,23 @@ describe('the sheet left in the unit', () => {
     expect(sheet.watch.join(' ')).toContain('melt: the display showed 58');
   });
 });
+
+test('what the old control did is lost or not stated by the same rule as the plan', () => {
+  const whole = family('marl-4');
+  const { fixed: _, ...written } = whole;
+  const unstated = {
+    ...written,
+    parameters: written.parameters.filter(({ setting }) => !setting?.startsWith('compressor.')),
+  };
+  const found: EntryBody[] = [
+    { kind: 'found', code: 'Pr', value: '3' },
+    { kind: 'found', code: 'Er', value: '1' },
+  ];
+  const { program: p } = program([...survey, ...found], { replacement: unstated });
+  const lost = p.copy!.lost.map(({ setting }) => setting);
+  expect(p.copy!.notStated).toContain('compressor.onProbeFault');
+  expect(p.notStated).toContain('compressor.onProbeFault');
+  expect(lost).toContain('compressor.minOffTime');
+  // Facts that its codes imply count as built in for the copy too.
+  for (const { setting } of p.deduced) expect(lost).not.toContain(setting);
+});

@@ -2,8 +2,13 @@ import { inWords, joinSentences, type Sentence } from '../../foundation/sentence
 import { check, type Finding } from '../../judgement/checks/index.ts';
 import { plan, type PlannedValue } from '../../judgement/plan/index.ts';
 import type { Sides, UnitDescription } from '../../foundation/unit/index.ts';
-import { impliedBy, withImplied, type Implied } from '../../controllers/builtIn/index.ts';
-import { encode, type LostSetting, type RowStatus } from '../../controllers/translate/index.ts';
+import { impliedBy, withImplied, withoutUnsaid, type Implied } from '../../controllers/builtIn/index.ts';
+import {
+  encode,
+  type LostSetting,
+  type RowStatus,
+  type TranslatedRow,
+} from '../../controllers/translate/index.ts';
 import {
   displayOf,
   sameCodeValue,
@@ -85,6 +90,8 @@ export interface Program {
   readonly lost: readonly LostSetting[];
   /** Planned values of which nobody stated whether this control holds them. */
   readonly notStated: readonly SettingId[];
+  /** What the old control was set to in this control's codes; null where nothing of it was found. */
+  readonly copy: CopiedProgram | null;
   readonly display: DisplayState | null;
 }
 
@@ -94,6 +101,13 @@ export interface ProgramInput {
   readonly old: ControllerDefinition | null;
   readonly replacement: ControllerDefinition | null;
   readonly companyDefaults: Sides;
+}
+
+/** The old control's settings as they would be copied into the new one. */
+export interface CopiedProgram {
+  readonly rows: readonly TranslatedRow[];
+  readonly lost: readonly LostSetting[];
+  readonly notStated: readonly SettingId[];
 }
 
 /** Plan, changes, and the same in the new control's codes with what was keyed in. */
@@ -118,12 +132,14 @@ export function programOf(input: ProgramInput): Program {
       fixed: [],
       lost: [],
       notStated: [],
+      copy: null,
       display: null,
     };
   const choices = choicesOf(input.state, target);
   const encoded = encode({ ...asOneRelayFans(values, unit, target), ...shownBy(target, choices) }, target);
+  const copy = found && encode(found.values, target);
   const copied = new Map(
-    (found ? encode(found.values, target).rows : []).flatMap((row) =>
+    (copy?.rows ?? []).flatMap((row) =>
       row.code === null || row.status === 'default' ? [] : [[row.code, row.value as CodeValue] as const],
     ),
   );
@@ -159,6 +175,7 @@ export function programOf(input: ProgramInput): Program {
     })),
     behind: targets.filter((t) => !t.visible),
     ...withoutUnsaid(stillLost(encoded.lost, inForce, values), input.replacement),
+    copy: copy && { rows: copy.rows, ...withoutUnsaid(copy.lost, input.replacement) },
     display: encoded.display,
   };
 }
@@ -248,24 +265,6 @@ function stillLost(lost: readonly LostSetting[], inForce: SettingValues, values:
     const now = inForce[setting];
     return now === undefined || !sameValue(now, values[setting]);
   });
-}
-
-/** Parts the losses from what is only not stated: a fact that no code and nobody says is no proof that the control does otherwise. */
-function withoutUnsaid(
-  lost: readonly LostSetting[],
-  replacement: ControllerDefinition,
-): Pick<Program, 'lost' | 'notStated'> {
-  const open = new Set(impliedBy(replacement).flatMap((fact) => (fact.ask ? [fact.setting] : [])));
-  const gone = new Set(lost.map(({ setting }) => setting));
-  /** Times of running and resting say nothing of their own beside what is done at all. */
-  const follows = ({ setting }: LostSetting) =>
-    (setting === 'compressor.faultOnTime' || setting === 'compressor.faultOffTime') &&
-    gone.has('compressor.onProbeFault');
-  const unsaid = lost.filter(({ setting }) => open.has(setting));
-  return {
-    lost: lost.filter((loss) => !open.has(loss.setting) && !follows(loss)),
-    notStated: unsaid.map(({ setting }) => setting),
-  };
 }
 
 function chosenValues(state: JobState, unit: UnitDescription | null): readonly ChosenValue[] {
