@@ -1,6 +1,10 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import type { ControllerDefinition, SheetRow } from '../src/controllers/definitions/index.ts';
+import {
+  settingsOf,
+  type ControllerDefinition,
+  type SheetRow,
+} from '../src/controllers/definitions/index.ts';
 
 const folder = fileURLToPath(new URL('../../demo/controllers/', import.meta.url));
 
@@ -22,3 +26,9 @@ export function family(id: string): ControllerDefinition {
 export function sheetOf(values: Readonly<Record<string, string | number>>): readonly SheetRow[] {
   return Object.entries(values).map(([code, value]) => ({ code, value: String(value) }));
 }
+
+/** A definition without the codes of a group of settings, such as `compressor`. */
+export const withoutCodes = (definition: ControllerDefinition, group: string): ControllerDefinition => ({
+  ...definition,
+  parameters: definition.parameters.filter((p) => !settingsOf(p).some((id) => id.startsWith(`${group}.`))),
+});

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { family } from '../../../testing/families.ts';
+import { family, withoutCodes } from '../../../testing/families.ts';
 import { withoutUnsaid } from './unsaid.ts';
 
 const { fixed: _, ...unstated } = family('strath-5');
@@ -9,10 +9,7 @@ const lost = [
   { setting: 'compressor.faultOnTime', reason: 'no code' },
   { setting: 'regulation.setpointMax', reason: 'no code' },
 ] as const;
-const bare = {
-  ...unstated,
-  parameters: unstated.parameters.filter(({ setting }) => !setting?.startsWith('compressor.')),
-};
+const bare = withoutCodes(unstated, 'compressor');
 
 test('what no code and nobody says is not stated; its times say nothing of their own', () => {
   expect(withoutUnsaid(lost, bare)).toEqual({ lost: [lost[2]], notStated: [onFault] });

@@ -1,5 +1,5 @@
-import type { CodeValue, EditRules, EnterStep, MoveRules, Parameter } from '../definitions/index.ts';
-import type { Fault, ShownStep } from './demonstration.ts';
+import type { CodeValue, EditRules, EnterStep, MoveRules } from '../definitions/index.ts';
+import type { Fault, Goal, ShownStep } from './demonstration.ts';
 import type { Parts } from './parts.ts';
 import { same, type ShownEntries, type ShownEntry } from './shownEntries.ts';
 import { standing, turnsOf } from './turns.ts';
@@ -10,9 +10,9 @@ export function byNames(
   at: number,
   enter: readonly EnterStep[],
   entries: ShownEntries,
-  target: Parameter,
-  value: string,
+  goal: Goal,
 ): Parts | Fault {
+  const target = goal.parameter;
   let move: MoveRules = {};
   let edit: EditRules = {};
   const present = new Map<string, CodeValue>();
@@ -43,7 +43,7 @@ export function byNames(
     standing(present, target, opens.shows);
     i += 1;
   } else edit = { ...edit, starts: 'holding', holding: held, take: 'release' };
-  const turned = turnsOf(steps, i, opens.shows, target, held !== undefined, value);
+  const turned = turnsOf(steps, i, opens.shows, goal, held !== undefined);
   edit = { ...edit, ...turned.edit };
   if (held !== undefined && turned.before !== null) standing(present, target, turned.before);
   i = turned.at;

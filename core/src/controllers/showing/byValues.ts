@@ -1,6 +1,7 @@
 import type { CodeValue, EditRules, EnterStep, MoveRules, Parameter } from '../definitions/index.ts';
-import { shownAlike, shownNumber, type Fault, type ShownStep } from './demonstration.ts';
+import type { Fault, Goal, ShownStep } from './demonstration.ts';
 import type { Parts } from './parts.ts';
+import { shownAlike, shownNumber } from './shownText.ts';
 import { standing, turnsOf } from './turns.ts';
 
 /** A menu that shows values at once: one key walks, others turn. `at`: the step that shows the first value. */
@@ -9,16 +10,16 @@ export function byValues(
   at: number,
   enter: readonly EnterStep[],
   order: readonly Parameter[],
-  target: Parameter,
-  value: string,
+  goal: Goal,
 ): Parts | Fault {
-  const goal = order.indexOf(target);
+  const { parameter: target, value } = goal;
+  const last = order.indexOf(target);
   const present = new Map<string, CodeValue>();
   let move: MoveRules = {};
   let edit: EditRules = { starts: 'atOnce' };
   standing(present, order[0]!, steps[at]!.shows);
   let i = at + 1;
-  for (let here = 0; here < goal && i < steps.length; i += 1) {
+  for (let here = 0; here < last && i < steps.length; i += 1) {
     const { act, shows } = steps[i]!;
     const key = act.keys?.[0];
     if (key === undefined || shows === null)
@@ -27,7 +28,7 @@ export function byValues(
     here += act.times ?? 1;
     if (order[here]) standing(present, order[here]!, shows);
   }
-  const turned = turnsOf(steps, i, steps[i - 1]!.shows, target, false, value);
+  const turned = turnsOf(steps, i, steps[i - 1]!.shows, goal, false);
   edit = { ...edit, ...turned.edit };
   i = turned.at;
   if (!shownAlike(steps[i - 1]!.shows ?? '', value))

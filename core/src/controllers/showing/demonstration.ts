@@ -1,3 +1,4 @@
+import type { DisplayState, Parameter } from '../definitions/index.ts';
 import type { Act } from '../panel/index.ts';
 
 /** Something done at the real panel, and what its display showed after it; null: the normal display. */
@@ -14,6 +15,13 @@ export interface Demonstration {
   readonly steps: readonly ShownStep[];
 }
 
+/** What a demonstration is after: the parameter, the value as the display shows it, and how the display stands. */
+export interface Goal {
+  readonly parameter: Parameter;
+  readonly value: string;
+  readonly display: DisplayState;
+}
+
 /** What no demonstration shows: which keys go the other way (null: none; left out: the partner of the key that was shown), when the menu closes by itself, what it keeps then. */
 export interface MenuAnswers {
   /** Access codes in the order in which they are asked for; none: an empty list. */
@@ -25,22 +33,6 @@ export interface MenuAnswers {
   readonly keeps: 'edit' | 'taken' | 'nothing';
   /** Whether a value that was taken is lost where the menu is not left the proper way. */
   readonly stores: 'taken' | 'leaving';
-}
-
-/** The display's text without what differs from unit to unit: capitals, spaces, a plus sign, a comma for a point. */
-export const shownAlike = (a: string, b: string): boolean => plain(a) === plain(b);
-
-const plain = (text: string): string => {
-  const bare = text.trim().toLowerCase().replace(/−/g, '-').replace(/^\+/, '');
-  const number = /^-?\d+([.,]\d+)?$/.test(bare) ? Number(bare.replace(',', '.')) : null;
-  return number === null ? bare.replace(/[\s.]/g, '') : String(number + 0);
-};
-
-/** A number on the display, or null where it shows something else. */
-export function shownNumber(text: string | null): number | null {
-  if (text === null) return null;
-  const bare = plain(text);
-  return /^-?\d+(\.\d+)?$/.test(bare) ? Number(bare) : null;
 }
 
 /** Why steps make no grammar, and which of them, from 0; null where it is none of them. */

@@ -130,6 +130,59 @@ test('two access codes one after the other, counted down past nought', () => {
   expectSameKeys(real, { ...definition, panel: panelOf(keys, [learned]) });
 });
 
+test.each([
+  ['whole degrees', false, 5],
+  ['tenths', true, 3.4],
+])('a code that may have tenths, shown on a display in %s', (_, decimal, value) => {
+  const style = styleDefinition('a');
+  const definition: ControllerDefinition = {
+    ...style,
+    fixed: { ...style.fixed, 'display.decimal': decimal },
+    parameters: style.parameters.map((p) =>
+      p.code === 'gap' && p.encoding.type === 'number'
+        ? { ...p, encoding: { ...p.encoding, resolution: { withDecimal: 0.1, without: 1 } } }
+        : p,
+    ),
+  };
+  const learned = learn(definition, definition.panel as Panel, [demonstrated(definition, 'gap', value)]);
+  if ('problem' in learned) throw new Error(learned.problem);
+  // One step a press: no digit is turned by itself.
+  expect(learned.menu.edit).not.toHaveProperty('by');
+  expectSameKeys(definition, { ...definition, panel: panelOf((definition.panel as Panel).keys, [learned]) });
+});
+
+test('a unit that shows tenths, whose control comes without', () => {
+  const style = styleDefinition('a');
+  const tenths = (standard: 'y' | 'n'): ControllerDefinition => ({
+    ...style,
+    parameters: [
+      ...style.parameters.map((p) =>
+        p.code === 'gap' && p.encoding.type === 'number'
+          ? { ...p, encoding: { ...p.encoding, resolution: { withDecimal: 0.1, without: 1 } } }
+          : p,
+      ),
+      {
+        code: 'dot',
+        name: 'Tenths',
+        setting: 'display.decimal',
+        encoding: {
+          type: 'choice',
+          options: [
+            { value: 'n', means: false },
+            { value: 'y', means: true },
+          ],
+          default: standard,
+        },
+      },
+    ],
+  });
+  const atTheUnit = tenths('y');
+  const learned = learn(tenths('n'), style.panel as Panel, [demonstrated(atTheUnit, 'gap', 3.4)]);
+  if ('problem' in learned) throw new Error(learned.problem);
+  expect(learned.present.get('dot')).toBe('y');
+  expectSameKeys(atTheUnit, { ...atTheUnit, panel: panelOf((style.panel as Panel).keys, [learned]) });
+});
+
 describe('keys for the way that was not shown', () => {
   const definition = styleDefinition('a');
   const panel = definition.panel as Panel;

@@ -1,10 +1,11 @@
-import type {
-  CodeValue,
-  ControllerDefinition,
-  EditRules,
-  Menu,
-  Panel,
-  PanelKey,
+import {
+  displayOf,
+  type CodeValue,
+  type ControllerDefinition,
+  type EditRules,
+  type Menu,
+  type Panel,
+  type PanelKey,
 } from '../definitions/index.ts';
 import { byNames } from './byNames.ts';
 import { byValues } from './byValues.ts';
@@ -13,6 +14,7 @@ import { oppositeOf } from './oppositeOf.ts';
 import type { Parts } from './parts.ts';
 import { differenceOf, type Difference } from './replayed.ts';
 import { shownEntries } from './shownEntries.ts';
+import { standingDisplay } from './standingDisplay.ts';
 import { enteredBy } from './wayIn.ts';
 import { waysOut } from './waysOut.ts';
 
@@ -42,14 +44,32 @@ export function grammarFrom(
   const [first] = demonstrations;
   if (!first || first.steps.length === 0)
     return { problem: 'Show the keys for one value first.', step: null };
-  const parts = partsOf(definition, codes, first, answers);
+  const asDelivered = playedBack(definition, keys, codes, demonstrations, answers, new Map());
+  const standing = standingDisplay(definition, first.steps);
+  if ('menu' in asDelivered || standing.size === 0) return asDelivered;
+  const asItStands = playedBack(definition, keys, codes, demonstrations, answers, standing);
+  return 'menu' in asItStands ? asItStands : asDelivered;
+}
+
+/** The first grammar that shows the same displays, the display standing as given. */
+function playedBack(
+  definition: ControllerDefinition,
+  keys: readonly PanelKey[],
+  codes: readonly string[] | null,
+  demonstrations: readonly Demonstration[],
+  answers: MenuAnswers,
+  standing: ReadonlyMap<string, CodeValue>,
+): ShownMenu | Fault {
+  const first = demonstrations[0]!;
+  const parts = partsOf(definition, codes, first, answers, standing);
   if ('problem' in parts) return parts;
+  const present = new Map([...standing, ...parts.present]);
   let furthest: Difference | null = null;
   for (const menu of candidates(parts, keys, codes, answers)) {
     const whole = { ...definition, panel: panelOf(keys, [{ menu, ...parts }]) };
-    const differences = demonstrations.map((one) => differenceOf(whole, one, parts.present));
+    const differences = demonstrations.map((one) => differenceOf(whole, one, present));
     const different = differences.find((one) => one !== null) ?? null;
-    if (!different) return { menu, text: parts.text, present: parts.present };
+    if (!different) return { menu, text: parts.text, present };
     if (!furthest || different.step > furthest.step) furthest = different;
   }
   if (!furthest) return { problem: 'The last step is no way to leave a menu.', step: first.steps.length - 1 };
@@ -74,6 +94,7 @@ function partsOf(
   codes: readonly string[] | null,
   { code, value, steps }: Demonstration,
   answers: MenuAnswers,
+  standing: ReadonlyMap<string, CodeValue>,
 ): Parts | Fault {
   const order = definition.parameters.filter((p) => codes === null || codes.includes(p.code));
   const target = order.find((p) => p.code === code);
@@ -91,9 +112,8 @@ function partsOf(
     order,
     steps.slice(at).map(({ shows }) => shows),
   );
-  return entries
-    ? byNames(steps, at, enter, entries, target, value)
-    : byValues(steps, at, enter, order, target, value);
+  const goal = { parameter: target, value, display: displayOf(definition, standing) };
+  return entries ? byNames(steps, at, enter, entries, goal) : byValues(steps, at, enter, order, goal);
 }
 
 /** The grammars that may be meant: what the steps leave open, simplest first. */

@@ -1,6 +1,7 @@
 import { parameterOf, type CodeValue, type ControllerDefinition } from '../definitions/index.ts';
 import { act, machineOf, panelAtRest, WrongAct } from '../panel/index.ts';
-import { shownAlike, type Demonstration } from './demonstration.ts';
+import type { Demonstration } from './demonstration.ts';
+import { shownAlike } from './shownText.ts';
 
 /** Where a panel does something else than what was shown. */
 export interface Difference {

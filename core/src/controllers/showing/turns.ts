@@ -1,15 +1,15 @@
-import type { CodeValue, EditRules, Parameter } from '../definitions/index.ts';
+import { resolutionOf, type CodeValue, type EditRules, type Parameter } from '../definitions/index.ts';
 import type { Act } from '../panel/index.ts';
-import { shownAlike, shownNumber, type ShownStep } from './demonstration.ts';
+import type { Goal, ShownStep } from './demonstration.ts';
+import { shownAlike, shownNumber } from './shownText.ts';
 
 /** The acts that change a value: which key raises it, which lowers it, which goes to the next digit. */
 export function turnsOf(
   steps: readonly ShownStep[],
   from: number,
   opened: string | null,
-  target: Parameter,
+  goal: Goal,
   holding: boolean,
-  wished: string,
 ): { readonly edit: EditRules; readonly at: number; readonly before: string | null } {
   let edit: EditRules = {};
   let shown = opened;
@@ -22,15 +22,15 @@ export function turnsOf(
       break;
     // Once the wished value shows, another key no longer turns it.
     const isTurning = key === edit.more || key === edit.less || key === edit.right;
-    if (shown !== null && shownAlike(shown, wished) && !isTurning) break;
-    const changed = turnOf(target, holding && before === null ? null : shown, shows, act);
+    if (shown !== null && shownAlike(shown, goal.value) && !isTurning) break;
+    const changed = turnOf(goal, holding && before === null ? null : shown, shows, act);
     if (changed === null) break;
     if (changed.way === 'none') {
       // The cursor went on, if the value changes again by another key after it.
       const next = steps.findIndex(
         (step, n) => n > i && (step.act.keys?.[0] !== key || !step.shows || !shownAlike(step.shows, shows)),
       );
-      const then = next < 0 ? null : turnOf(target, shows, steps[next]!.shows, steps[next]!.act);
+      const then = next < 0 ? null : turnOf(goal, shows, steps[next]!.shows, steps[next]!.act);
       if (!then || then.way === 'none' || steps[next]!.act.keys?.[0] === key) break;
       edit = { ...edit, by: 'digits', right: key };
     } else {
@@ -45,7 +45,7 @@ export function turnsOf(
 
 /** Which way a value went between two displays; null where one of them shows none. */
 function turnOf(
-  { encoding }: Parameter,
+  { parameter: { encoding }, display }: Goal,
   from: string | null,
   to: string | null,
   act: Act,
@@ -54,8 +54,7 @@ function turnOf(
   if (encoding.type === 'number') {
     const [a, b] = [shownNumber(from), shownNumber(to)];
     if (b === null) return null;
-    const step =
-      typeof encoding.resolution === 'object' ? encoding.resolution.withDecimal : (encoding.resolution ?? 1);
+    const step = resolutionOf(encoding, display);
     // While a key is held the first value seen has been turned already; which way is told by its key.
     if (a === null) return { way: 'more', far: false, from: String(Number((b - times * step).toFixed(6))) };
     if (a === b) return { way: 'none', far: false, from };

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { readUnit, type UnitDescription } from '../../foundation/unit/index.ts';
 import { isFileProblem } from '../../foundation/files/index.ts';
 import { typical } from '../../../testing/circuits.ts';
-import { families, family } from '../../../testing/families.ts';
+import { families, family, withoutCodes } from '../../../testing/families.ts';
 import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
 import { fit } from './fit.ts';
 import { needsOf, readLoads } from './needs.ts';
@@ -59,8 +59,9 @@ describe('a control that somebody wrote down', () => {
 
   test('what nobody stated is neither held nor lost, as in the program of a job', () => {
     const { supply, relays, probes } = family('marl-4');
-    const parameters = bare.parameters.filter(({ setting }) => !setting?.startsWith('compressor.'));
-    const own = fitted({}, [{ ...bare, parameters, supply, relays, probes } as ControllerDefinition])[0]!;
+    const own = fitted({}, [
+      withoutCodes({ ...bare, supply, relays, probes } as ControllerDefinition, 'compressor'),
+    ])[0]!;
     expect(own.notStated).toEqual(['compressor.onProbeFault']);
     expect(own.lost.map((l) => l.setting)).not.toContain('compressor.onProbeFault');
   });

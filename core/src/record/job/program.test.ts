@@ -2,7 +2,7 @@ import { meaningOf, parameterOf } from '../../controllers/definitions/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { leaveBehindSheet } from '../handover/index.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
-import { family } from '../../../testing/families.ts';
+import { family, withoutCodes } from '../../../testing/families.ts';
 import { defaultDecision, programOf, type ProgramInput } from './program.ts';
 import type { EntryBody } from '../entries/index.ts';
 import { fold } from '../fold/index.ts';
@@ -173,12 +173,8 @@ describe('the sheet left in the unit', () => {
 });
 
 test('what the old control did is lost or not stated by the same rule as the plan', () => {
-  const whole = family('marl-4');
-  const { fixed: _, ...written } = whole;
-  const unstated = {
-    ...written,
-    parameters: written.parameters.filter(({ setting }) => !setting?.startsWith('compressor.')),
-  };
+  const { fixed: _, ...written } = family('marl-4');
+  const unstated = withoutCodes(written, 'compressor');
   const found: EntryBody[] = [
     { kind: 'found', code: 'Pr', value: '3' },
     { kind: 'found', code: 'Er', value: '1' },
