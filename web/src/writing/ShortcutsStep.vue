@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { deedName } from '@brine/core/controllers/panel';
+import { deedName, namedDeeds } from '@brine/core/controllers/panel';
 import AppButton from '../shared/ui/AppButton.vue';
 import AlarmCodes from './AlarmCodes.vue';
 import ActRecorder from './keys/ActRecorder.vue';
@@ -9,23 +9,8 @@ import type { WrittenShortcut } from './writing.ts';
 
 /** What keys do outside the menu, shown the same way; and what the display shows when something is wrong. */
 const props = defineProps<{ live: LiveWriting }>();
-const actions = [
-  'startDefrost',
-  'stopDefrost',
-  'standbyOn',
-  'standbyOff',
-  'lock',
-  'unlock',
-  'showAir',
-  'showCoil',
-  'showSetpoint',
-  'showAlarms',
-  'clearAlarm',
-  'silence',
-  'showHours',
-];
 const list = computed(() => props.live.writing.value.shortcuts);
-const left = computed(() => actions.filter((does) => !list.value.some((one) => one.does === does)));
+const left = computed(() => namedDeeds.filter((does) => !list.value.some((one) => one.does === does)));
 const keys = computed(() => props.live.panel.value?.keys ?? props.live.writing.value.showing.keys);
 const set = (shortcuts: readonly WrittenShortcut[]) => props.live.change({ shortcuts });
 const change = (at: number, part: Partial<WrittenShortcut>) =>
@@ -53,7 +38,7 @@ const change = (at: number, part: Partial<WrittenShortcut>) =>
             @change="change(i, { does: ($event.target as HTMLSelectElement).value })"
           >
             <option
-              v-for="does in actions"
+              v-for="does in namedDeeds"
               :key="does"
               :value="does"
               :disabled="does !== one.does && !left.includes(does)"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { settingOf } from '@brine/core/foundation/settings';
-import type { Mend } from '@brine/core/controllers/suggest';
+import { CLEAR, SURE, type Mend } from '@brine/core/controllers/suggest';
 import type { ReadAt } from '@brine/core/controllers/pages';
 import type { KeptPage } from './booklet/bookletStorage.ts';
 import RowCutOut from './booklet/RowCutOut.vue';
@@ -37,7 +37,7 @@ const sureness = computed(() => {
   const { decided, setting, score } = props.row;
   if (decided) return 'you decided';
   if (setting === null) return 'no setting fits';
-  return score >= 0.9 ? 'sure' : score >= 0.75 ? 'likely' : 'unsure';
+  return score >= SURE ? 'sure' : score >= CLEAR ? 'likely' : 'unsure';
 });
 const range = computed(() =>
   [

@@ -1,3 +1,4 @@
+import { CLEAR } from '@brine/core/controllers/suggest';
 import type { LiveWriting, WritingRow } from './useWriting.ts';
 
 /** Rows that somebody should look at: something is wrong or missing, the meaning is unsure, or an option goes by custom. */
@@ -8,7 +9,7 @@ export function rowsToCheck(live: LiveWriting): readonly WritingRow[] {
       !row.omitted &&
       (open.has(row.line) ||
         row.problems.length > 0 ||
-        (!row.decided && (row.setting === null || row.score < 0.75)) ||
+        (!row.decided && (row.setting === null || row.score < CLEAR)) ||
         row.choices.some((choice) => row.setting !== null && !choice.sure)),
   );
 }

@@ -3,6 +3,9 @@ import type { CodeValue, ControllerDefinition, Parameter } from './definition.ts
 import { sameCodeValue, type DisplayState } from './display.ts';
 import { printScale, scaleOf } from './numberCode.ts';
 
+/** An option as a display shows it: a count is a number, anything else is text. */
+export const optionValue = (text: string): number | string => (/^\d+$/.test(text) ? Number(text) : text);
+
 /** What is typed or chosen for a code, as its display would show it; or the sentence that refuses it. */
 export type TypedCode = { readonly value: CodeValue } | { readonly problem: string };
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { family } from '../../../testing/families.ts';
 import { readController } from '../panel/index.ts';
+import type { Parameter } from './definition.ts';
 import { corrected, proposedCorrection } from './correction.ts';
 
 const definition = family('strath-5');
@@ -36,6 +37,27 @@ describe('what a display that shows something else says of the definition', () =
         `A display showed ${shown} where ${wished} was keyed.`,
       ]);
     }
+  });
+
+  test('a range in the display’s own degrees is not moved by a number whose degrees are not known', () => {
+    const code: Parameter = {
+      code: 't1',
+      name: 'Stop',
+      encoding: {
+        type: 'number',
+        unit: 'displayTemperature',
+        rangeUnit: 'degC',
+        min: -40,
+        max: 30,
+        default: 2,
+        resolution: 1,
+      },
+    };
+    // 68 °F are 20 °C: well inside.
+    expect(proposedCorrection(code, '70', '68').parameter).toEqual({
+      ...code,
+      note: 'A display showed 68 where 70 was keyed.',
+    });
   });
 
   test('taken over, it is a version of its own that passes the check', () => {

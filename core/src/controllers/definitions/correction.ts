@@ -1,5 +1,6 @@
 import { parseNumber } from '../../foundation/quantities/index.ts';
-import type { ControllerDefinition, Parameter } from './definition.ts';
+import type { ControllerDefinition, NumberEncoding, Parameter } from './definition.ts';
+import { optionValue } from './codeValue.ts';
 import { sameCodeValue } from './display.ts';
 
 /** What a definition should say of a code, after the display of a real control showed something else than it says. */
@@ -11,8 +12,8 @@ export interface Correction {
 }
 
 /**
- * Proposes what to put right in a definition, where a value was keyed and the display showed another: the end of a range that stopped it, a step that is finer or coarser, an option that
- * the definition has not. What explains nothing becomes a note.
+ * Proposes what to put right in a definition, where a value was keyed and the display showed another: the end of a range that stopped it, an option that the definition
+ * has not. What explains nothing becomes a note; so does a range in the display's own degrees, since which those were is not known here.
  *
  * @param shown what the display showed
  * @param wished what was to be keyed, as the display would show it
@@ -31,15 +32,18 @@ export function proposedCorrection(parameter: Parameter, wished: string, shown: 
   });
   if (encoding.type === 'choice') {
     if (encoding.options.some((option) => sameCodeValue(option.value, shown))) return noted();
-    const value = /^\d+$/.test(shown) ? Number(shown) : shown;
     return {
       code,
       words: `add the option ${shown}; say what it stands for`,
-      parameter: { ...parameter, encoding: { ...encoding, options: [...encoding.options, { value }] } },
+      parameter: {
+        ...parameter,
+        encoding: { ...encoding, options: [...encoding.options, { value: optionValue(shown) }] },
+      },
     };
   }
   const [want, have] = [parseNumber(wished), parseNumber(shown)];
-  if (encoding.type !== 'number' || want === null || have === null) return noted();
+  if (encoding.type !== 'number' || want === null || have === null || followsDegrees(encoding))
+    return noted();
   const change = (words: string, part: Partial<typeof encoding>): Correction => ({
     code,
     words,
@@ -56,6 +60,9 @@ export function proposedCorrection(parameter: Parameter, wished: string, shown: 
     return change(`raise its least value from ${encoding.min} to ${have}`, { min: have });
   return noted();
 }
+
+const followsDegrees = ({ unit }: NumberEncoding) =>
+  unit === 'displayTemperature' || unit === 'displayDifference';
 
 /** A definition with a correction taken over, as a version of its own. */
 export function corrected(

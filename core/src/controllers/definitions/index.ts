@@ -1,4 +1,4 @@
-export { readTypedCode } from './codeValue.ts';
+export { optionValue, readTypedCode } from './codeValue.ts';
 export { readDefinition } from './check/checkDefinition.ts';
 export { controlOutputs } from './check/checkHardware.ts';
 export type { DefinitionFault } from './check/fault.ts';

@@ -13,6 +13,6 @@ export { readController } from './reach.ts';
 export { shows } from './shows.ts';
 export { turnedValue } from './turned.ts';
 export { setsDisplay } from './values.ts';
-export { deedName, deedWords } from './words/deedWords.ts';
+export { deedName, deedWords, namedDeeds } from './words/deedWords.ts';
 export { panelWords } from './words/menuWords.ts';
 export { strokeSentence, strokeWords, type StrokeWords } from './words/strokeWords.ts';

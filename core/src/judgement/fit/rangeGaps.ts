@@ -20,6 +20,7 @@ import type { UnitNeeds } from './needs.ts';
 export function rangeGaps(needs: UnitNeeds, definition: ControllerDefinition): readonly Gap[] {
   const planned = new Map(plan(needs.unit).settings.map((s) => [s.setting, s.value]));
   const wished = planned.get('condenser.setpoint') ?? planned.get('regulation.setpoint');
+  // A plain thermostat that switches a condenser's fans goes by its own set point.
   const holder =
     (planned.has('condenser.setpoint') ? holderOf(definition, 'condenser.setpoint') : undefined) ??
     holderOf(definition, 'regulation.setpoint');

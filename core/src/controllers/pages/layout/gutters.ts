@@ -1,3 +1,4 @@
+import { median } from '../../../foundation/statistics/index.ts';
 import { runsOf, type PrintedLine } from './bands.ts';
 
 /** Room between two columns: no word of the table stands in it. */
@@ -74,7 +75,9 @@ function spaceOf(lines: readonly PrintedLine[], height: number): number {
   const gaps = lines.flatMap(({ words }) =>
     words.slice(1).map((word, i) => word.x - (words[i]!.x + words[i]!.width)),
   );
-  const space = median(gaps.filter((gap) => gap < height));
+  const spaces = gaps.filter((gap) => gap < height);
+  if (spaces.length === 0) return least;
+  const space = median(spaces);
   return Math.min(MOST_SPACE * height, Math.max(least, AS_SPACE * space));
 }
 /** Spaces differ by no more than this factor; and none is wider, in heights of a line. */
@@ -91,9 +94,4 @@ function coveredBy(line: PrintedLine, space: number): readonly Gutter[] {
     else covered.push(here);
     return covered;
   }, []);
-}
-
-export function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
 }

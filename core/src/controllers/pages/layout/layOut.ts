@@ -1,5 +1,6 @@
 import { printedLines, runsOf, type PrintedLine } from './bands.ts';
-import { guttersOf, isTableLine, median, type Gutter } from './gutters.ts';
+import { median } from '../../../foundation/statistics/index.ts';
+import { guttersOf, isTableLine, type Gutter } from './gutters.ts';
 import { wordsOf, type BookletPage, type ReadAt } from './piece.ts';
 import { rejoined, type LaidRow } from './rejoin.ts';
 

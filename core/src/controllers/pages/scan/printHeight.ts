@@ -1,7 +1,11 @@
+import { quantile } from '../../../foundation/statistics/index.ts';
 import type { Ink } from './picture.ts';
 
+/** Of letters and figures a little more than half are small: this share of the pieces is no taller than a small letter. */
+const SMALL_LETTERS = 0.6;
+
 /**
- * Height of the print, pixels: the median height of the pieces of ink that hang together, specks and rulings left aside. 0 where there is none.
+ * Height of the print, pixels: the height that six in ten pieces of ink which hang together do not exceed, specks and rulings left aside. 0 where there is none.
  */
 export function printHeight({ width, height, ink }: Ink): number {
   const seen = new Uint8Array(ink.length);
@@ -35,6 +39,5 @@ export function printHeight({ width, height, ink }: Ink): number {
     const [tall, wide] = [bottom - top + 1, right - left + 1];
     if (tall >= 4 && tall < height / 4 && wide < 6 * tall) heights.push(tall);
   }
-  heights.sort((a, b) => a - b);
-  return heights[Math.floor(heights.length * 0.6)] ?? 0;
+  return heights.length === 0 ? 0 : quantile(heights, SMALL_LETTERS);
 }

@@ -18,6 +18,9 @@ const names: Readonly<Record<string, string>> = {
   showHours: 'Show the hours run',
 };
 
+/** What keys may do without a menu, as far as this program has a name for it. */
+export const namedDeeds: readonly string[] = Object.keys(names);
+
 /** What can be done from the standard display without a menu: its name, and the strokes in sentences. */
 export interface DeedWords {
   readonly does: string;

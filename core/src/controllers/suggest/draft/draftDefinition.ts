@@ -1,5 +1,6 @@
 import {
   CONTROLLER_FORMAT,
+  optionValue,
   type ControllerDefinition,
   type Encoding,
   type EncodingUnit,
@@ -85,7 +86,7 @@ export function draftDefinition(names: DraftNames, rows: readonly DraftRow[], pa
 /** On what other choice a row depends, as the menu's rule; a code that is no row any more shows nothing. */
 function shownWhen({ condition }: DraftRow, rows: readonly DraftRow[]): Pick<Parameter, 'visibleWhen'> {
   if (!condition || !rows.some((row) => row.code === condition.code)) return {};
-  return { visibleWhen: { code: condition.code, in: condition.values.map(typedOption) } };
+  return { visibleWhen: { code: condition.code, in: condition.values.map(optionValue) } };
 }
 
 const noteOf = (row: DraftRow) => {
@@ -133,8 +134,6 @@ function encodingOf(row: DraftRow, follows: boolean, tenths: boolean): Encoding 
   };
 }
 
-const typedOption = (value: string): number | string => (/^\d+$/.test(value) ? Number(value) : value);
-
 function choiceOf(row: DraftRow): Encoding | string {
   const asks = row.setting === null ? null : settingOf(row.setting);
   if (asks && asks.kind !== 'choice' && asks.kind !== 'flag')
@@ -149,12 +148,12 @@ function choiceOf(row: DraftRow): Encoding | string {
   return {
     type: 'choice',
     options: row.choices.map((c) => ({
-      value: typedOption(c.value),
+      value: optionValue(c.value),
       ...(asks && row.setting !== null
         ? { means: combined(row.setting, c) }
         : c.words !== '' && { means: c.words }),
     })),
-    default: typedOption(standard.value),
+    default: optionValue(standard.value),
   };
 }
 

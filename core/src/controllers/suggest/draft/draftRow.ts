@@ -2,7 +2,14 @@ import { settingOf, type SettingId } from '../../../foundation/settings/index.ts
 import { optionMeanings, type OptionMeaning } from '../choices/meanings.ts';
 import { readOptions } from '../choices/readOptions.ts';
 import { rowKind } from '../match/rowKind.ts';
-import { FITS, suggestSetting, type BookletRow, type Guess, type Suggestion } from '../match/suggest.ts';
+import {
+  CLEAR,
+  FITS,
+  suggestSetting,
+  type BookletRow,
+  type Guess,
+  type Suggestion,
+} from '../match/suggest.ts';
 import type { Choice } from '../match/learned.ts';
 import type { TableRow } from '../table/readTable.ts';
 import { conditionIn, type RowCondition } from './condition.ts';
@@ -87,7 +94,6 @@ function asOfCondenser(
 
 /** A row means less than its group's title and itself together: "temperature that ends it", under "Defrost". */
 const GROUP_COUNTS = 0.96;
-const CLEAR = 0.75;
 
 /** What a row means by itself; where that is not clear, with the title of its group before it. */
 function suggestInGroup(row: BookletRow, group: string, learned: readonly Choice[]): Suggestion {

@@ -42,6 +42,50 @@ describe('presets of a booklet', () => {
     expect(whole.presets![0]!.values).toEqual({});
   });
 
+  test('numbers are read in the degrees that the preset itself chooses, and in whole steps', () => {
+    const fahrenheit = {
+      ...definition,
+      parameters: [
+        ...definition.parameters,
+        {
+          code: 'deg',
+          name: 'Degrees',
+          setting: 'display.unit' as const,
+          encoding: {
+            type: 'choice' as const,
+            options: [
+              { value: 'C', means: 'celsius' },
+              { value: 'F', means: 'fahrenheit' },
+            ],
+            default: 'C',
+          },
+        },
+        {
+          code: 'top',
+          name: 'Top',
+          encoding: {
+            type: 'number' as const,
+            unit: 'displayTemperature' as const,
+            rangeUnit: 'degC' as const,
+            min: -50,
+            max: 30,
+            default: 0,
+            resolution: 1,
+          },
+        },
+      ],
+    };
+    const read = (values: Readonly<Record<string, string>>) =>
+      withPresets(fahrenheit, [{ id: '0', name: '', values }], null);
+    // 30 °C are 86 °F.
+    expect(read({ deg: 'F', top: '86' })).toMatchObject({
+      problems: [],
+      definition: { presets: [{ values: { deg: 'F', top: 86 } }] },
+    });
+    expect(read({ top: '86' }).problems).toEqual(['Preset 0: top cannot be 86']);
+    expect(read({ top: '2.5' }).problems).toEqual(['Preset 0: top cannot be 2.5']);
+  });
+
   test('a preset without what the display shows, and one that stands there twice, are said', () => {
     const { problems } = withPresets(
       definition,

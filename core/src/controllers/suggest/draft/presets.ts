@@ -1,4 +1,10 @@
-import type { CodeValue, ControllerDefinition } from '../../definitions/index.ts';
+import {
+  displayOf,
+  parameterOf,
+  readTypedCode,
+  type CodeValue,
+  type ControllerDefinition,
+} from '../../definitions/index.ts';
 
 /** A preset as a booklet lists it: what the display shows when it is picked, its name, and the codes it sets. */
 export interface WrittenPreset {
@@ -28,18 +34,11 @@ export function withPresets(
       problems.push(`Preset ${id}: stands there twice`);
     return id.trim() !== '';
   });
-  const list = named.map((preset) => ({
-    id: preset.id.trim(),
-    name: preset.name.trim() || preset.id.trim(),
-    values: Object.fromEntries(
-      Object.entries(preset.values).flatMap(([code, text]): [string, CodeValue][] => {
-        const value = valueOf(definition, code, text.trim());
-        if (value !== null) return [[code, value]];
-        if (text.trim() !== '') problems.push(`Preset ${preset.id}: ${code} cannot be ${text}`);
-        return [];
-      }),
-    ),
-  }));
+  const list = named.map((preset) => {
+    const { values, wrong } = valuesOf(definition, preset.values);
+    for (const code of wrong) problems.push(`Preset ${preset.id}: ${code} cannot be ${preset.values[code]}`);
+    return { id: preset.id.trim(), name: preset.name.trim() || preset.id.trim(), values };
+  });
   const parameters = definition.parameters.map((parameter) => {
     if (parameter.code !== picks) return parameter;
     const { setting: _, ...bare } = parameter;
@@ -50,14 +49,25 @@ export function withPresets(
   return { definition: { ...definition, parameters, presets: list }, problems };
 }
 
-/** A value as its code holds it; null where it has none such. */
-function valueOf({ parameters }: ControllerDefinition, code: string, text: string): CodeValue | null {
-  const encoding = parameters.find((p) => p.code === code)?.encoding;
-  if (text === '' || !encoding) return null;
-  if (encoding.type === 'number') {
-    const number = Number(text.replace(',', '.').replace('−', '-'));
-    return Number.isFinite(number) && number >= encoding.min && number <= encoding.max ? number : null;
+/**
+ * The values of a preset as its codes hold them, by code, and the codes that cannot be what is written. Choices come first: with the degrees or the tenths that a preset
+ * chooses, its numbers are read.
+ */
+function valuesOf(
+  definition: ControllerDefinition,
+  texts: WrittenPreset['values'],
+): { readonly values: Readonly<Record<string, CodeValue>>; readonly wrong: readonly string[] } {
+  const values = new Map<string, CodeValue>();
+  const written = Object.entries(texts).filter(([, text]) => text.trim() !== '');
+  for (const type of ['choice', 'number'] as const) {
+    const display = displayOf(definition, values);
+    for (const [code, text] of written) {
+      const parameter = parameterOf(definition, code);
+      if (parameter?.encoding.type !== type) continue;
+      const read = readTypedCode(definition, parameter, text, display);
+      if ('value' in read) values.set(code, read.value);
+    }
   }
-  if (encoding.type !== 'choice') return null;
-  return encoding.options.find((o) => String(o.value).toLowerCase() === text.toLowerCase())?.value ?? null;
+  const wrong = written.flatMap(([code]) => (values.has(code) ? [] : [code]));
+  return { values: Object.fromEntries(values), wrong };
 }

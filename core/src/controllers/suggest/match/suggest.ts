@@ -27,6 +27,10 @@ export interface Suggestion {
   readonly runnerUp: Guess | null;
 }
 
+/** From here on a meaning is clear: below, somebody should look at it. */
+export const CLEAR = 0.75;
+/** From here on it is sure. */
+export const SURE = 0.9;
 /** Below this a row is said to fit nothing. */
 export const FITS = 0.55;
 

@@ -25,8 +25,6 @@ export interface CondenserConfig {
   readonly fanCount: number;
   /** Fans of the condenser; those beyond the controlled ones run whenever there is power. */
   readonly fansFitted: number;
-  /** What the output is shown in. */
-  readonly driveType: 'voltage' | 'phaseCut';
   readonly rotation: Rotation;
   readonly volts: { readonly min: number; readonly max: number };
   readonly speed: { readonly min: number; readonly max: number };
@@ -81,7 +79,6 @@ function condenserConfig(read: SettingReader): CondenserConfig | null {
     onlyWithCompressor: read.flag('condenser.onlyWithCompressor'),
     fanCount,
     fansFitted: Math.max(fanCount, Math.round(read.amount('condenser.fansFitted') ?? fanCount)),
-    driveType: read.word('condenser.driveType', 'voltage') as CondenserConfig['driveType'],
     rotation: read.word('condenser.rotation', 'fixed') as Rotation,
     volts: {
       min: read.amount('condenser.driveMinVolts') ?? 0,
