@@ -8,17 +8,19 @@ import {
 } from '@brine/core/controllers/definitions';
 import { notStated } from '@brine/core/controllers/builtIn';
 import { messageOf, request } from '../shared/api/client.ts';
-import { useControllers } from '../shared/job/useControllers.ts';
+import { nextVersionOf, useControllers } from '../shared/job/useControllers.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import { correctedWriting } from '../writing/correctedWriting.ts';
+import { writingOf } from '../writing/useWriting.ts';
 import type { KnownUses } from './useUses.ts';
 
 /** How far a definition may be trusted: who added it, what was confirmed on units, what nobody stated, and what a display contradicted. */
 const props = defineProps<{ definition: ControllerDefinition; known: KnownUses | null }>();
 const session = useSession();
 const router = useRouter();
-const { controllers, reload } = useControllers();
+const { reload } = useControllers();
 const problem = ref<string | null>(null);
 const busy = ref(false);
 const codes = computed(() =>
@@ -32,22 +34,22 @@ const proposals = computed(() =>
   (props.known?.shownOtherwise ?? []).flatMap((seen) => {
     const parameter = codes.value.find(({ code }) => code === seen.code);
     return parameter && seen.shown !== ''
-      ? [{ ...seen, correction: proposedCorrection(parameter, seen.value, seen.shown) }]
+      ? [{ ...seen, parameter, correction: proposedCorrection(parameter, seen.value, seen.shown) }]
       : [];
   }),
 );
-const nextVersion = computed(() => {
-  const versions = controllers.value
-    .filter(({ id }) => id === props.definition.id)
-    .map(({ version }) => Number.parseInt(version, 10) || 1);
-  return String(Math.max(1, ...versions) + 1);
-});
+const nextVersion = computed(() => nextVersionOf(props.definition.id));
 /** Takes a proposal over as a version of its own: jobs stay on the one they have until somebody moves them. */
 async function accept(proposal: (typeof proposals.value)[number]) {
   busy.value = true;
   problem.value = null;
   try {
-    const definition = corrected(props.definition, proposal.correction, nextVersion.value);
+    const from = writingOf(props.definition);
+    const definition = {
+      ...corrected(props.definition, proposal.correction, nextVersion.value),
+      // A version begun from this one in the writer goes on from what was corrected.
+      ...(from && { writing: correctedWriting(from, proposal.parameter, proposal.correction) }),
+    };
     const { controller } = await request('addController', { body: { definition } });
     await reload();
     await router.push(`/controls/${controller.hash}`);

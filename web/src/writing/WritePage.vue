@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import PracticeBench from '../shared/bench/PracticeBench.vue';
 import { definitionByHash } from '../shared/job/definitions.ts';
-import { useControllers } from '../shared/job/useControllers.ts';
+import { nextVersionOf, useControllers } from '../shared/job/useControllers.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import { useBooklet } from './booklet/useBooklet.ts';
@@ -27,7 +27,7 @@ const booklet = useBooklet(
   (text) => live.change({ text, roles: null }),
   () => live.writing.value.text,
 );
-const { controllers } = useControllers();
+useControllers();
 const steps = useWriterSteps(live);
 /** Taken up again where it was left. */
 const STEP = 'brine-writing-step';
@@ -50,10 +50,7 @@ watch(
   (definition) => {
     const from = definition && writingOf(definition);
     if (!from) return;
-    const versions = controllers.value
-      .filter((c) => c.id === definition.id)
-      .map((c) => Number.parseInt(c.version, 10) || 1);
-    live.takeUp(from, String(Math.max(1, ...versions) + 1));
+    live.takeUp(from, nextVersionOf(definition.id));
     step.value = 'meanings';
   },
   { immediate: true },

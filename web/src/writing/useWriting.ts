@@ -21,6 +21,7 @@ import {
 } from '@brine/core/controllers/suggest';
 import { request } from '../shared/api/client.ts';
 import { writtenHere } from '../shared/job/writtenHere.ts';
+import { rowKeys } from './rowKeys.ts';
 import { deedsOf, shownPanel } from './shownPanel.ts';
 import { blank, type Writing } from './writing.ts';
 
@@ -54,9 +55,9 @@ export function useWriting() {
 
   const change = (part: Partial<Writing>) => (writing.value = { ...writing.value, ...part });
   const table = computed(() => readTable(writing.value.text, writing.value.roles ?? undefined));
-  const keys = computed(() => keysOf(table.value.rows));
+  const keys = computed(() => rowKeys(table.value.rows));
   const rows = computed<readonly WritingRow[]>(() => {
-    const { mends, settings, means, conditions, omitted } = writing.value;
+    const { mends, settings, means, conditions, added, omitted } = writing.value;
     const byLine = new Map(
       table.value.rows.flatMap((row, i) => {
         const mend = mends[keys.value[i]!];
@@ -67,7 +68,8 @@ export function useWriting() {
       const key = keys.value[i]!;
       const decided = key in settings;
       const setting = decided ? settings[key]! : row.setting;
-      const choices = choicesOf(row, setting).map((choice) => {
+      const unprinted = (added[key] ?? []).map((value) => ({ value, words: '', means: null, sure: false }));
+      const choices = [...choicesOf(row, setting), ...unprinted].map((choice) => {
         const said = means[`${key}|${choice.value}`];
         return said === undefined ? choice : { ...choice, means: said, sure: true };
       });
@@ -87,7 +89,16 @@ export function useWriting() {
       version: writing.value.version.trim() || '1',
       summary: writing.value.summary.trim(),
     };
-    return draftDefinition(names, used.value, null);
+    const read = draftDefinition(names, used.value, null);
+    const { notes } = writing.value;
+    if (Object.keys(notes).length === 0) return read;
+    const noted = new Map(
+      used.value.flatMap(({ code, key }) => (notes[key] ? [[code, notes[key]] as const] : [])),
+    );
+    const parameters = read.definition.parameters.map((one) =>
+      noted.has(one.code) ? { ...one, note: noted.get(one.code)! } : one,
+    );
+    return { ...read, definition: { ...read.definition, parameters } };
   });
   /** Its panel: of a pattern, or as it was shown. */
   const showing = computed(() => shownPanel(draft.value.definition, writing.value.showing));
@@ -213,15 +224,4 @@ function kept(): Writing {
   } catch {
     return blank;
   }
-}
-
-/** Names for rows: code and description, counted where they stand there twice. */
-function keysOf(rows: readonly { readonly code: string; readonly description: string }[]): readonly string[] {
-  const seen = new Map<string, number>();
-  return rows.map(({ code, description }) => {
-    const name = `${code}|${description}`;
-    const times = (seen.get(name) ?? 0) + 1;
-    seen.set(name, times);
-    return times === 1 ? name : `${name}|${times}`;
-  });
 }

@@ -52,6 +52,9 @@ export interface Writing {
   readonly means: Readonly<Record<string, string | boolean>>;
   /** On which choice a row depends, by its key, where somebody said so; null: on none. */
   readonly conditions: Readonly<Record<string, RowCondition | null>>;
+  /** Options that the booklet does not print and a display showed, and what else was seen there: by row. */
+  readonly added: Readonly<Record<string, readonly string[]>>;
+  readonly notes: Readonly<Record<string, string>>;
   readonly omitted: readonly string[];
   readonly family: string;
   readonly version: string;
@@ -95,6 +98,8 @@ export const blank: Writing = {
   settings: {},
   means: {},
   conditions: {},
+  added: {},
+  notes: {},
   omitted: [],
   family: '',
   version: '1',

@@ -51,6 +51,6 @@ export {
   type PanelKey,
   type Press,
 } from './panelGrammar.ts';
-export { corrected, proposedCorrection } from './correction.ts';
+export { corrected, type Correction, proposedCorrection } from './correction.ts';
 export { codesOf, mainMenuOf, panelOf } from './panelOf.ts';
 export { readSheet, type SheetRow } from './sheet.ts';

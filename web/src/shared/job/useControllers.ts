@@ -13,6 +13,18 @@ export function useControllers() {
   return { controllers, problem, isEmpty, reload };
 }
 
+/** The number of the next version of a family: one more than the highest there is. */
+export const nextVersionOf = (id: string): string =>
+  String(
+    1 +
+      Math.max(
+        1,
+        ...controllers.value
+          .filter((c) => c.id === id)
+          .map(({ version }) => Number.parseInt(version, 10) || 1),
+      ),
+  );
+
 async function reload(): Promise<void> {
   try {
     controllers.value = (await request('controllers')).controllers;
