@@ -18,7 +18,7 @@ export const coreRooms = {
   'controllers/alarmCodes': ['controllers/definitions', 'foundation/settings'],
   'controllers/builtIn': ['controllers/definitions', 'foundation/settings'],
   'controllers/definitions': ['foundation/files', 'foundation/quantities', 'foundation/settings'],
-  'controllers/pages': [],
+  'controllers/pages': ['foundation/statistics'],
   'controllers/panel': ['controllers/definitions', 'foundation/quantities'],
   'controllers/showing': ['controllers/definitions', 'controllers/panel'],
   'controllers/suggest': ['controllers/definitions', 'foundation/quantities', 'foundation/settings'],
@@ -273,7 +273,7 @@ export const coreRooms = {
 export const webRooms = {
   bench: ['shared/display', 'shared/ui'],
   complaint: ['shared/display', 'shared/job', 'shared/session', 'shared/ui', 'workers'],
-  controls: ['shared/api', 'shared/job', 'shared/jump', 'shared/session', 'shared/ui'],
+  controls: ['shared/api', 'shared/job', 'shared/jump', 'shared/session', 'shared/ui', 'writing'],
   fit: [
     'shared/circuit',
     'shared/job',
@@ -396,6 +396,6 @@ export const webRooms = {
     'writing/booklet',
     'writing/keys',
   ],
-  'writing/booklet': ['shared/api', 'shared/ui', 'workers'],
+  'writing/booklet': ['shared/api', 'shared/pictures', 'shared/ui', 'workers'],
   'writing/keys': ['shared/ui'],
 };

@@ -53,18 +53,33 @@ async function printed<T>(browser: Browser, html: string, take: (page: Page) => 
   return taken;
 }
 
-async function chooseFile(page: Page, name: string, bytes: Uint8Array): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'brine-booklet-'));
-  const path = join(folder, name);
-  writeFileSync(path, bytes);
-  const input = (await page.waitForSelector(byTest('table-file'))) as ElementHandle<HTMLInputElement>;
-  await input.uploadFile(path);
+async function isRead(page: Page): Promise<void> {
   await page.waitForSelector(`${byTest('booklet')} [data-page="1"]`, { timeout: 120_000 });
   await page.waitForFunction(
     (at) => !document.querySelector(at),
     { timeout: 120_000 },
     byTest('stop-reading'),
   );
+}
+
+/** The next question of the page, answered. */
+const answered = (page: Page, yes: boolean) =>
+  new Promise<void>((done) =>
+    page.once('dialog', (dialog) => void (yes ? dialog.accept() : dialog.dismiss()).then(done)),
+  );
+
+async function chooseFile(
+  page: Page,
+  name: string,
+  bytes: Uint8Array,
+  until: () => Promise<void> = () => isRead(page),
+): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'brine-booklet-'));
+  const path = join(folder, name);
+  writeFileSync(path, bytes);
+  const input = (await page.waitForSelector(byTest('table-file'))) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(path);
+  await until();
   rmSync(folder, { recursive: true });
 }
 
@@ -94,7 +109,7 @@ export const bookletPdf: EndToEndTest = {
     onStage(async ({ server, browser }) => {
       const pdf = await printed(
         browser,
-        `<article><h1>Dorry 4</h1><p>Mounting instructions. Read them before use.</p></article>${sheet(rows.slice(0, 14), 'Parameters')}${sheet(rows.slice(14), 'Parameters, continued')}`,
+        `<article><h1>Dorry 4</h1><p>Mounting instructions. Read them before use.</p></article>${sheet(rows.slice(0, 14), 'Parameters')}${sheet(rows.slice(14), 'Parameters, continued')}<p>Room for notes of your own.</p>`,
         (page) => page.pdf({ format: 'A4', printBackground: true }),
       );
       const page = await newPage(browser);
@@ -120,6 +135,36 @@ export const bookletPdf: EndToEndTest = {
         rows.map((_, i) => `As printed on page ${i < 14 ? 2 : 3}`),
         'a cut-out of its page beside each row',
       );
+
+      // A table changed by hand is not replaced unasked, and the booklet that stands keeps its own file: its last page is drawn from it.
+      await writerStep(page, 'Booklet');
+      await page.$eval(byTest('paste'), (node) => {
+        (node as HTMLTextAreaElement).value += '\nzz\tby hand';
+        node.dispatchEvent(new Event('input'));
+      });
+      const other = await printed(browser, sheet(rows.slice(0, 5), 'Other'), (one) =>
+        one.pdf({ format: 'A4' }),
+      );
+      const refused = answered(page, false);
+      await chooseFile(page, 'other.pdf', other, () => refused);
+      await isRead(page);
+      expectHolds(
+        await page.$eval(byTest('booklet'), (node) => (node as HTMLElement).innerText),
+        'dorry.pdf',
+        'the booklet that stands',
+      );
+      const taken = answered(page, true);
+      await click(page, '[data-page="4"]');
+      await taken;
+      await page.waitForSelector('li:has([data-page="4"]) button');
+      await seeText(page, `${rows.length} rows read`);
+      await click(page, '[data-page="4"]');
+      await page.waitForFunction(
+        (at) => !document.querySelector<HTMLInputElement>(at)!.checked,
+        {},
+        '[data-page="4"]',
+      );
+      await writerStep(page, 'Meanings');
 
       // Left and taken up again: the step, the rows and their cut-outs.
       await page.reload({ waitUntil: 'networkidle0' });

@@ -4,13 +4,12 @@ import { columnRoles, type ColumnRole } from '@brine/core/controllers/suggest';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import BookletPages from './booklet/BookletPages.vue';
-import { isPdf, isPhotograph, type LiveBooklet } from './booklet/useBooklet.ts';
+import type { LiveBooklet } from './booklet/useBooklet.ts';
 import type { LiveWriting } from './useWriting.ts';
 
 /** Where the booklet's table is pasted, and what its columns were found to hold. */
 const props = defineProps<{ live: LiveWriting; booklet: LiveBooklet }>();
 const chooser = ref<HTMLInputElement | null>(null);
-const problem = ref<string | null>(null);
 const roleWords: Readonly<Record<ColumnRole, string>> = {
   code: 'code',
   description: 'description',
@@ -39,20 +38,11 @@ const asideWords = {
   group: 'names a group',
   joined: 'belongs to the row above it',
 } as const;
-const LARGEST = 512 * 1024;
-async function chosen(event: Event) {
+function chosen(event: Event) {
   const input = event.target as HTMLInputElement;
   const files = [...(input.files ?? [])];
   input.value = '';
-  const [file] = files;
-  if (!file) return;
-  problem.value = null;
-  if (isPdf(file) || isPhotograph(file))
-    return props.booklet.open(isPdf(file) ? [file] : files.filter(isPhotograph));
-  problem.value =
-    file.size > LARGEST ? `${file.name} is larger than 512 KB; expected a table of parameters` : null;
-  if (!problem.value) props.booklet.close();
-  if (!problem.value) props.live.change({ text: await file.text(), roles: null });
+  void props.booklet.open(files);
 }
 function setRole(index: number, event: Event) {
   const roles = [...props.live.table.value.columns.roles];
@@ -95,7 +85,7 @@ function setRole(index: number, event: Event) {
     </label>
     <FormProblem
       class="mt-2"
-      :message="problem ?? (live.writing.value.text.trim() === '' ? null : live.table.value.problem)"
+      :message="live.writing.value.text.trim() === '' ? null : live.table.value.problem"
     />
     <div
       v-if="live.table.value.columns.roles.length > 0"

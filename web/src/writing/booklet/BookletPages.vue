@@ -28,6 +28,11 @@ const listed = computed(() =>
       kept.value!.chosen.includes(p.page),
   ),
 );
+/** The box goes back to what is so where the page was not taken after all. */
+async function choose(number: number, box: HTMLInputElement) {
+  await props.booklet.choose(number, box.checked);
+  box.checked = kept.value?.chosen.includes(number) ?? false;
+}
 </script>
 
 <template>
@@ -54,7 +59,7 @@ const listed = computed(() =>
               :checked="kept.chosen.includes(p.page)"
               :disabled="progress !== null"
               :data-page="p.page"
-              @change="booklet.choose(p.page, ($event.target as HTMLInputElement).checked)"
+              @change="choose(p.page, $event.target as HTMLInputElement)"
             />
             Page {{ p.page }}, {{ words(p.rows, p.pieces !== null) }}</label
           >

@@ -1,7 +1,8 @@
 import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { pdfPieces } from '@brine/core/controllers/pages';
+import { jpegOf } from '../../shared/pictures/canvas.ts';
 import type { KeptPage } from './bookletStorage.ts';
-import { jpegOf, unlessStopped, type Reading } from './reading.ts';
+import { unlessStopped, type Reading } from './reading.ts';
 
 /** Most pages of one booklet. */
 const MOST_PAGES = 400;
@@ -22,7 +23,8 @@ export interface OpenPdf {
  *
  * @throws Error with a sentence where the file is no PDF, is locked, or has too many pages
  */
-export async function openPdf(file: Blob, name: string, reading: Reading): Promise<OpenPdf> {
+export async function openPdf(file: File, reading: Reading): Promise<OpenPdf> {
+  const { name } = file;
   const [pdfjs, { default: worker }] = await Promise.all([
     import('pdfjs-dist/legacy/build/pdf.mjs'),
     import('pdfjs-dist/legacy/build/pdf.worker.min.mjs?url'),

@@ -1,21 +1,16 @@
 import { readScan, type LetterReader, type Picture } from '@brine/core/controllers/pages';
 import { CalledOff, core } from '../../workers/corePool.ts';
+import { jpegOf, onCanvas } from '../../shared/pictures/canvas.ts';
 import type { KeptPage } from './bookletStorage.ts';
-import { jpegOf, Stopped, unlessStopped, type Reading } from './reading.ts';
+import { Stopped, unlessStopped, type Reading } from './reading.ts';
 
 /** Longest side of a photograph that is read, pixels: a page at 250 dots an inch. */
 const LONGEST = 2800;
 
-/** A photograph on a canvas, turned as its camera says. */
-export async function canvasOf(file: Blob, name: string): Promise<HTMLCanvasElement> {
-  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null);
-  if (!bitmap) throw new Error(`${name} cannot be read as a picture; expected PNG, JPEG or WebP`);
-  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
-  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
-  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  bitmap.close();
+/** A photograph on a canvas, as large as it is read. */
+export async function canvasOf(file: File): Promise<HTMLCanvasElement> {
+  const canvas = await onCanvas(file, LONGEST);
+  if (!canvas) throw new Error(`${file.name} cannot be read as a picture; expected PNG, JPEG or WebP`);
   return canvas;
 }
 

@@ -1,3 +1,6 @@
+import { ref } from 'vue';
+import { messageOf } from '../../shared/api/client.ts';
+
 /** Somebody stopped it. */
 export class Stopped extends Error {}
 
@@ -11,12 +14,38 @@ export function unlessStopped({ signal }: Reading): void {
   if (signal.aborted) throw new Stopped();
 }
 
-/** A canvas as a picture for the page: small enough to keep. */
-export const jpegOf = (canvas: HTMLCanvasElement): Promise<Blob> =>
-  new Promise((done, failed) =>
-    canvas.toBlob(
-      (blob) => (blob ? done(blob) : failed(new Error('The page could not be drawn'))),
-      'image/jpeg',
-      0.8,
-    ),
-  );
+/** How far a reading is. */
+export interface Progress {
+  readonly words: string;
+  readonly done: number;
+  readonly of: number;
+}
+
+/** Runs one reading at a time; what is wrong is told as a problem, a stop is none. */
+export function useReading() {
+  const progress = ref<Progress | null>(null);
+  const problem = ref<string | null>(null);
+  let stopping: AbortController | null = null;
+
+  async function run(read: (reading: Reading) => Promise<void>): Promise<void> {
+    if (progress.value) return;
+    const controller = new AbortController();
+    stopping = controller;
+    problem.value = null;
+    progress.value = { words: 'Opening', done: 0, of: 1 };
+    try {
+      await read({
+        signal: controller.signal,
+        progress: (words, done, of) => (progress.value = { words, done, of }),
+      });
+    } catch (error) {
+      // A reader of letters that was stopped fails in its own words.
+      if (!(error instanceof Stopped) && !controller.signal.aborted) problem.value = messageOf(error);
+    } finally {
+      progress.value = null;
+      stopping = null;
+    }
+  }
+
+  return { progress, problem, run, stop: () => stopping?.abort() };
+}

@@ -1,28 +1,21 @@
-import { computed, ref, shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { isFilled, readTable } from '@brine/core/controllers/suggest';
 import { layOut, type ReadAt } from '@brine/core/controllers/pages';
-import { messageOf } from '../../shared/api/client.ts';
 import { openBooklets, type KeptBooklet, type KeptPage, type PageFrame } from './bookletStorage.ts';
 import { openLetterReader, type OpenReader } from './letterReader.ts';
 import { openPdf, type OpenPdf } from './pdfPages.ts';
 import { canvasOf, photoPage } from './photoPage.ts';
-import { Stopped, unlessStopped, type Reading } from './reading.ts';
+import { unlessStopped, useReading, type Reading } from './reading.ts';
 
 /** A page holds a parameter table where at least so many rows of one are found on it. */
 const LEAST_ROWS = 3;
-/** Largest booklet, and most photographs of one. */
+/** Largest booklet, largest table as text, and most photographs of one booklet. */
 const LARGEST = 60 * 1024 * 1024;
+const LARGEST_TEXT = 512 * 1024;
 const MOST_PHOTOGRAPHS = 20;
 
-/** How far a reading is. */
-interface Progress {
-  readonly words: string;
-  readonly done: number;
-  readonly of: number;
-}
-
 /**
- * The booklet that is being written down, as a PDF or as photographs: its pages, which of them are read, and where each line of the text was read. Kept in this browser, so that
+ * The booklet that is being written down, as a PDF, as photographs or as a table in text: its pages, which of them are read, and where each line of the text was read. Kept in this browser, so that
  * it can be left and taken up again.
  *
  * @param laidOut told of the text whenever the pages that are read change
@@ -30,12 +23,10 @@ interface Progress {
  */
 export function useBooklet(laidOut: (text: string) => void, standing: () => string) {
   const booklet = shallowRef<KeptBooklet | null>(null);
-  const progress = ref<Progress | null>(null);
-  const problem = ref<string | null>(null);
+  const { progress, problem, run: reading, stop: stopReading } = useReading();
   const storage = openBooklets();
   let pdf: OpenPdf | null = null;
   let reader: OpenReader | null = null;
-  let stopping: AbortController | null = null;
 
   const resumed = storage.then(
     async (store) => void (booklet.value ??= (await store.read()) ?? null),
@@ -50,29 +41,8 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
       .catch(() => undefined);
   }
 
-  /** Runs one reading at a time; a problem is told, a stop is not one. */
-  async function reading(run: (reading: Reading) => Promise<void>): Promise<void> {
-    if (progress.value) return;
-    const controller = new AbortController();
-    stopping = controller;
-    problem.value = null;
-    progress.value = { words: 'Opening', done: 0, of: 1 };
-    try {
-      await run({
-        signal: controller.signal,
-        progress: (words, done, of) => (progress.value = { words, done, of }),
-      });
-    } catch (error) {
-      // A reader of letters that was stopped fails in its own words.
-      if (!(error instanceof Stopped) && !controller.signal.aborted) problem.value = messageOf(error);
-    } finally {
-      progress.value = null;
-      stopping = null;
-    }
-  }
-
   function stop(): void {
-    stopping?.abort();
+    stopReading();
     reader?.close();
     reader = null;
   }
@@ -87,19 +57,42 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
       const large = files.find((file) => file.size > LARGEST);
       if (large) throw new Error(`${large.name} is larger than 60 MB; expected the pages with the table`);
       if (isPdf(first)) await takePdf(first, how);
-      else await takePhotographs(files, how);
+      else if (isPhotograph(first)) await takePhotographs(files.filter(isPhotograph), how);
+      else await takeText(first);
     });
   }
 
+  async function takeText(file: File): Promise<void> {
+    if (file.size > LARGEST_TEXT)
+      throw new Error(`${file.name} is larger than 512 KB; expected a table of parameters`);
+    const text = await file.text();
+    if (!mayReplace()) return;
+    forget();
+    laidOut(text);
+  }
+
   async function takePdf(file: File, how: Reading): Promise<void> {
-    pdf?.close();
-    pdf = null;
-    const opened = await openPdf(file, file.name, how);
-    pdf = opened;
+    const opened = await openPdf(file, how);
+    // Until its table is taken, the booklet that stands keeps its own file.
+    let isUsed = false;
     const pages = opened.pages.map(counted);
     const found = pagesWithTable(pages);
-    const withPictures = await pictured(pages, found, how);
-    use({ name: file.name, pages: withPictures, chosen: found, frames: {}, texts: [], lines: [] });
+    try {
+      const withPictures = await pictured(pages, found, opened, how);
+      isUsed = use({
+        name: file.name,
+        pages: withPictures,
+        chosen: found,
+        frames: {},
+        texts: [],
+        lines: [],
+      });
+    } finally {
+      if (!isUsed) opened.close();
+    }
+    if (!isUsed) return;
+    pdf?.close();
+    pdf = opened;
     if (found.length === 0)
       problem.value = opened.pages.every(({ pieces }) => pieces === null)
         ? `${file.name} holds pictures without text. Choose the pages with the table: they are read letter by letter.`
@@ -120,21 +113,29 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
               progress: (words, done, of) =>
                 how.progress(`Photograph ${i + 1} of ${files.length}: ${words}`, done, of),
             };
-      pages.push(counted(await photoPage(i + 1, await canvasOf(file, file.name), read, part)));
+      pages.push(counted(await photoPage(i + 1, await canvasOf(file), read, part)));
     }
     const chosen = pages.map(({ page }) => page);
-    use({ name: files.map(({ name }) => name).join(', '), pages, chosen, frames: {}, texts: [], lines: [] });
+    const name = files.map((file) => file.name).join(', ');
+    if (!use({ name, pages, chosen, frames: {}, texts: [], lines: [] })) return;
+    pdf?.close();
+    pdf = null;
     if (pages.every(({ rows }) => rows === 0))
       problem.value =
         'No parameter table was found. Take the page from straight above in even light, as large as it goes.';
   }
 
   /** Pages with their pictures; a page without a text layer is read from its picture. */
-  async function pictured(pages: readonly KeptPage[], of: readonly number[], how: Reading) {
+  async function pictured(
+    pages: readonly KeptPage[],
+    of: readonly number[],
+    from: OpenPdf | null,
+    how: Reading,
+  ) {
     const result = [...pages];
     for (const [i, page] of pages.entries()) {
       if (!of.includes(page.page)) continue;
-      if (!pdf) {
+      if (!from) {
         if (page.pieces !== null) continue;
         throw new Error('This page is a picture that was not read yet: choose the booklet’s file again');
       }
@@ -142,15 +143,24 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
       how.progress(`Drawing page ${page.page}`, of.indexOf(page.page), of.length);
       if (page.pieces === null)
         result[i] = counted(
-          await photoPage(page.page, await pdf.draw(page.page, true), await letters(), how),
+          await photoPage(page.page, await from.draw(page.page, true), await letters(), how),
         );
-      else if (page.picture === null) result[i] = { ...page, picture: await pdf.picture(page.page) };
+      else if (page.picture === null) result[i] = { ...page, picture: await from.picture(page.page) };
     }
     return result;
   }
 
-  /** Lays the chosen pages out as text, and keeps where each line was read. */
-  function use(next: KeptBooklet): void {
+  /** Whether the table that stands may be replaced: what was typed or changed by hand goes only where somebody says so. */
+  function mayReplace(): boolean {
+    const before = booklet.value?.texts.join('\n') ?? '';
+    const isByHand = standing().trim() !== '' && standing() !== before;
+    return (
+      !isByHand || confirm('The table was typed or changed by hand. Replace it by what the booklet says?')
+    );
+  }
+
+  /** Lays the chosen pages out as text, and keeps where each line was read. False where the table that stands is to stay. */
+  function use(next: KeptBooklet): boolean {
     const pages = next.pages.flatMap(({ page, pieces }) => {
       if (!next.chosen.includes(page) || pieces === null) return [];
       const frame = next.frames[page];
@@ -162,13 +172,11 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
         : pieces;
       return [{ page, pieces: inside }];
     });
-    const before = booklet.value?.texts.join('\n') ?? '';
-    const isByHand = standing().trim() !== '' && standing() !== before;
-    if (isByHand && !confirm('The table was typed or changed by hand. Replace it by what the booklet says?'))
-      return;
+    if (!mayReplace()) return false;
     const { text, lines } = layOut(pages);
     hold({ ...next, texts: text.split('\n'), lines });
     laidOut(text);
+    return true;
   }
 
   const choose = (page: number, on: boolean) =>
@@ -178,7 +186,7 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
       const chosen = on
         ? [...here.chosen, page].sort((a, b) => a - b)
         : here.chosen.filter((p) => p !== page);
-      use({ ...here, chosen, pages: on ? await pictured(here.pages, [page], how) : here.pages });
+      use({ ...here, chosen, pages: on ? await pictured(here.pages, [page], pdf, how) : here.pages });
     });
 
   /** Limits a page to a part of it; null: all of it. */
@@ -189,11 +197,15 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
     use({ ...here, frames: part ? { ...others, [page]: part } : others });
   }
 
-  function close(): void {
-    stop();
+  function forget(): void {
     pdf?.close();
     pdf = null;
     hold(null);
+  }
+
+  function close(): void {
+    stop();
+    forget();
   }
 
   const places = computed(() => {
@@ -224,8 +236,8 @@ export function useBooklet(laidOut: (text: string) => void, standing: () => stri
 
 export type LiveBooklet = ReturnType<typeof useBooklet>;
 
-export const isPdf = (file: File): boolean => file.type === 'application/pdf' || /\.pdf$/i.test(file.name);
-export const isPhotograph = (file: File): boolean =>
+const isPdf = (file: File): boolean => file.type === 'application/pdf' || /\.pdf$/i.test(file.name);
+const isPhotograph = (file: File): boolean =>
   file.type.startsWith('image/') || /\.(png|jpe?g|webp)$/i.test(file.name);
 
 /** A page with the number of table rows found on it. */

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { shrunkSize } from './shrink.ts';
+import { shrunkSize } from './canvas.ts';
 
 test.each([
   [4000, 3000, 1400, 1050],
@@ -7,5 +7,5 @@ test.each([
   [800, 600, 800, 600],
   [10000, 1, 1400, 1],
 ])('%d × %d becomes %d × %d', (w, h, width, height) => {
-  expect(shrunkSize(w, h)).toEqual({ width, height });
+  expect(shrunkSize(w, h, 1400)).toEqual({ width, height });
 });
