@@ -1,4 +1,4 @@
-import { driveAtRest, humidityRatio, templates, type BoxDrive } from '../src/machines/box/index.ts';
+import { ambientRatio, driveAtRest, humidityRatio, templates, type BoxDrive } from '../src/machines/box/index.ts';
 import { simulate, type Scenario } from '../src/machines/simulation/index.ts';
 
 /** A stretch of a run in which nothing is switched, seconds from its beginning. */
@@ -11,7 +11,8 @@ export interface DriveSegment {
 /** What the control switched in a run without faults and without warm-up, stretch by stretch: for a solver that is given the same. */
 export function driveSegments(scenario: Scenario): readonly DriveSegment[] {
   const t = templates[scenario.template];
-  const { ambient = t.ambient, humidity = t.humidity } = scenario.choice;
+  const { ambient = t.ambient, humidity } = scenario.choice;
+  const ratio = humidity === undefined ? ambientRatio(t, ambient) : humidityRatio(ambient, humidity);
   const segments: { from: number; to: number; drive: BoxDrive }[] = [];
   for (const s of simulate(scenario, { sampleEvery: 1 })!.series) {
     const last = segments.at(-1);
@@ -27,7 +28,7 @@ export function driveSegments(scenario: Scenario): readonly DriveSegment[] {
         from: s.t,
         to: s.t + 1,
         drive: {
-          ...driveAtRest(ambient, humidityRatio(ambient, humidity)),
+          ...driveAtRest(ambient, ratio),
           compressor: s.compressor,
           heater: s.defrost,
           fan: s.fan,

@@ -6,7 +6,16 @@ import {
   VAPORISATION,
   ZERO_CELSIUS_K,
 } from '@brine/core/foundation/limits';
-import { boxOf, doorFlow, humidityRatio, restingBox, templates } from '@brine/core/machines/box';
+import {
+  ambientRatio as ratioAround,
+  boxOf,
+  doorFlow,
+  humidityRatio,
+  insideOf,
+  restingBox,
+  templates,
+  useFactors,
+} from '@brine/core/machines/box';
 
 import { saturatedRatio } from '@brine/core/machines/box';
 import type { Scenario } from '@brine/core/machines/simulation';
@@ -23,9 +32,9 @@ export function handInlined(scenario: Scenario): {
 } {
   const { config, template } = scenario;
   const t = templates[template];
-  const p = boxOf(template, scenario.choice);
-  const { ambient = t.ambient, humidity = t.humidity } = scenario.choice;
-  const ambientRatio = humidityRatio(ambient, humidity);
+  const p = boxOf(template, { goodsIn: useFactors[scenario.doorUse], ...scenario.choice });
+  const { ambient = t.ambient, humidity } = scenario.choice;
+  const ambientRatio = humidity === undefined ? ratioAround(t, ambient) : humidityRatio(ambient, humidity);
   const isOpen = doorOf(template, scenario.doorUse);
   const [first, second] = p.zones;
   const cutOut = config.setpoint;
@@ -50,12 +59,12 @@ export function handInlined(scenario: Scenario): {
   const derate = p.capacity * Math.max(0.2, 1 - 0.01 * (condensing - p.ratedCondensing));
   const k1 = first.toRefrigerant;
   const k2 = second.toRefrigerant;
-  const rest = restingBox(t.inside);
+  const rest = restingBox(insideOf(template, scenario.choice));
   let { air, ratio, wall, productFast, productSlow, up, probe, coilProbe } = rest;
-  let t1 = t.inside,
+  let t1 = rest.at[8]!,
     f1 = 0,
     w1 = 0,
-    t2 = t.inside,
+    t2 = rest.at[11]!,
     f2 = 0,
     w2 = 0;
   let demand = false,

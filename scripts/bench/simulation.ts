@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import { Solver } from 'odex';
-import { boxOf, restingBox, templates } from '@brine/core/machines/box';
+import { boxOf, insideOf, restingBox, useFactors } from '@brine/core/machines/box';
 import { readScenario, simulate, type Scenario } from '@brine/core/machines/simulation';
 import { asVector, boxRates } from '../../core/testing/boxRates.ts';
 import { driveSegments } from '../../core/testing/driveSegments.ts';
@@ -85,8 +85,8 @@ function alternately(one: () => unknown, two: () => unknown, times = 9): [number
 }
 
 function solveWith(week: Scenario, segments: ReturnType<typeof driveSegments>): void {
-  const p = boxOf(week.template, week.choice);
-  let y = asVector(restingBox(templates[week.template].inside));
+  const p = boxOf(week.template, { goodsIn: useFactors[week.doorUse], ...week.choice });
+  let y = asVector(restingBox(insideOf(week.template, week.choice)));
   for (const { from, to, drive } of segments) {
     const solver = new Solver(y.length);
     solver.absoluteTolerance = 1e-6;

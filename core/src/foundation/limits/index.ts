@@ -11,11 +11,12 @@ export {
   ZERO_CELSIUS_K,
 } from './physics.ts';
 export {
-  ICE_NOTICED_KG,
+  ICE_NOTICED_SHARE,
+  LEAST_NOTICED_KG,
   MAX_DUTY_PERCENT,
   MAX_STARTS_PER_HOUR,
   PRODUCT_TOLERANCE_K,
-  WATER_NOTICED_KG,
+  WATER_NOTICED_SHARE,
 } from './judging.ts';
 export { EPSILON, SAME_NUMBER } from './tolerances.ts';
 export { MILLISECONDS_PER_DAY, SECONDS_PER_DAY } from './time.ts';

@@ -1,4 +1,4 @@
-import { ICE_NOTICED_KG, MAX_STARTS_PER_HOUR } from '../../foundation/limits/index.ts';
+import { MAX_STARTS_PER_HOUR } from '../../foundation/limits/index.ts';
 import type { Figures } from '../../machines/simulation/index.ts';
 import type { SignId } from './signs.ts';
 
@@ -15,7 +15,7 @@ export function signsOfDay(day: Figures, sound: Figures): ReadonlySet<SignId> {
   if (warmer < -NOTICED_K) signs.add('boxCold');
   if (day.dutyPercent > ALWAYS && day.dutyPercent > sound.dutyPercent + 10) signs.add('alwaysRunning');
   if (day.startsPerHour > MAX_STARTS_PER_HOUR) signs.add('shortCycles');
-  if (day.iceGrown > Math.max(ICE_NOTICED_KG, 3 * Math.max(0, sound.iceGrown))) signs.add('iceOnCoil');
+  if (day.iceGrown > Math.max(day.iceNoticed, 3 * Math.max(0, sound.iceGrown))) signs.add('iceOnCoil');
   const alarms = (f: Figures) => Object.values(f.alarms).reduce((sum, n) => sum + n, 0);
   if (alarms(day) >= ALARMS && alarms(day) > alarms(sound)) signs.add('alarmNags');
   return signs;

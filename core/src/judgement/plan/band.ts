@@ -12,6 +12,11 @@ import { differenceOf, temperatureAt, type Draft, type PlanBasis } from './plann
 
 /** How far cut-in stays below the goods' limit, so that door openings do not carry the air over it: K. Common practice. */
 const MARGIN_K = { seldom: 0.5, normal: 1, busy: 1.5 } as const;
+/** A busy freezer: warm air and its defrosts lift the product above the mean of the air, K. Common practice: a degree or two colder where the door is busy. */
+const BUSY_FREEZER_K = 2.5;
+
+const marginFor = ({ freezer, unit }: PlanBasis): number =>
+  freezer && unit.doorUse === 'busy' ? BUSY_FREEZER_K : MARGIN_K[unit.doorUse ?? 'normal'];
 
 /** The band: cut-out and cut-in, computed from the goods downward. */
 export interface Band {
@@ -32,7 +37,7 @@ export function bandFor(basis: PlanBasis): Band {
   const degrees = basis.fahrenheit ? 'degF' : 'degC';
   const width = basis.fahrenheit ? 'deltaF' : 'K';
   const least = basis.fahrenheit ? 2 : 1;
-  const margin = valueIn(quantity(MARGIN_K[basis.unit.doorUse ?? 'normal'], 'K'), width);
+  const margin = valueIn(quantity(marginFor(basis), 'K'), width);
   const floor = coldest(basis);
   const belowLimit = floorTo(valueIn(limit, degrees) - margin, 1);
   // Goods with a narrow range, such as fish on ice: the margin gives way before the band does.

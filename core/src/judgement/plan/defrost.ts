@@ -1,4 +1,4 @@
-import { quantity, type Quantity } from '../../foundation/quantities/index.ts';
+import { baseValue, quantity, type Quantity } from '../../foundation/quantities/index.ts';
 import { describeSide } from '../../foundation/unit/index.ts';
 import { minutes, temperatureAt, type Draft, type PlanBasis } from './planned.ts';
 
@@ -58,13 +58,29 @@ export function planDefrost(basis: PlanBasis): readonly Draft[] {
   ];
 }
 
-/** Hours between starts: freezers 3 to 8 by door use, hot gas a step shorter; refrigerators 6. Common practice. */
+/** Hours between starts: 4 to 8 by door use, hot gas in a freezer a step shorter. Common practice. */
 export function intervalFor(basis: PlanBasis): Quantity {
   const door = basis.unit.doorUse ?? 'normal';
-  if (!basis.freezer) return quantity({ seldom: 8, normal: 6, busy: 6 }[door], 'h');
-  const hours = { seldom: 8, normal: 6, busy: 4 }[door];
+  if (!basis.freezer) {
+    // A room's door brings the most water, and a box held just above freezing has little warmth to melt with.
+    const often =
+      door === 'busy'
+        ? isRoom(basis) || basis.unit.defrostMethod === 'electric'
+        : door === 'normal' && isRoom(basis) && isCold(basis);
+    return quantity(often ? 4 : { seldom: 8, normal: 6, busy: 6 }[door], 'h');
+  }
+  // A cabinet's coil gathers little, and each defrost warms what stands in it.
+  const hours = { seldom: 8, normal: 6, busy: isCabinet(basis) ? 6 : 4 }[door];
   return quantity(basis.unit.defrostMethod === 'hotGas' ? hours - 1 : hours, 'h');
 }
+
+const isRoom = ({ application }: PlanBasis) => application === 'walkInCooler' || application === 'cellar';
+/** Goods that may not stand above 3 °C, such as fish. */
+const isCold = ({ goods }: PlanBasis) => goods.max !== null && baseValue(goods.max.value) <= 3;
+
+/** A freezer of less than a room: each defrost warms its goods, since few stand in it. */
+const isCabinet = ({ application }: PlanBasis) =>
+  application === 'reachInFreezer' || application === 'iceCreamCabinet';
 
 function intervalReason(basis: PlanBasis): string {
   const door = basis.unit.doorUse ?? 'normal';
@@ -72,7 +88,7 @@ function intervalReason(basis: PlanBasis): string {
     door === 'normal' ? 'a door in normal use' : door === 'busy' ? 'a busy door' : 'a door seldom opened';
   return basis.freezer
     ? `A freezer with ${use}: 3 to 8 h. Look at the frost after three days and move it by an hour.`
-    : 'A refrigerator coil is cleared by box air about every 6 h.';
+    : `A refrigerator coil with ${use} is cleared by box air every 4 to 8 h.`;
 }
 
 function methodReason(basis: PlanBasis): string {
@@ -105,7 +121,9 @@ function endTemperature(basis: PlanBasis): Draft {
       : gas
         ? temperatureAt(basis, 60, 16)
         : temperatureAt(basis, 55, 13)
-    : temperatureAt(basis, 46, 8);
+    : gas
+      ? temperatureAt(basis, 60, 16)
+      : temperatureAt(basis, 50, 10);
   return {
     setting: 'defrost.endTemperature',
     value,
@@ -120,9 +138,10 @@ function backstop(basis: PlanBasis): number {
   return 30;
 }
 
+/** Large coils drip longer, and so does what a busy door brings (common practice: 5 to 6 min, 1 to 3 on small coils). */
 function drain(basis: PlanBasis): number {
-  const walkIn = basis.application === 'walkInFreezer' || basis.application === 'walkInCooler';
-  if (basis.unit.defrostMethod === 'offCycle') return walkIn ? 2 : 1;
-  // A busy door brings more frost, and its water takes longer to run off (common practice: 5 to 6 min).
-  return walkIn ? (basis.unit.doorUse === 'busy' ? 6 : 5) : 3;
+  const large = ['walkInFreezer', 'walkInCooler', 'transportUnit'].includes(basis.application);
+  const busy = basis.unit.doorUse === 'busy';
+  if (basis.unit.defrostMethod === 'offCycle') return large ? (busy ? 5 : 2) : busy ? 2 : 1;
+  return large ? (busy ? 6 : 5) : 3;
 }

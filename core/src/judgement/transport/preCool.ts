@@ -2,6 +2,7 @@ import {
   boxOf,
   driveAtRest,
   humidityRatio,
+  BoxFlows,
   restingBox,
   stepBox,
   boxWork,
@@ -65,7 +66,7 @@ export function preCool(body: Body): PreCool | string {
   const drive = driveAtRest(body.outdoor, humidityRatio(Math.min(45, body.outdoor), t.humidity));
   drive.compressor = true;
   drive.fan = true;
-  const flows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  const flows = new BoxFlows();
   const work = boxWork();
   let [airAt, wallAt]: [number | null, number | null] = [null, null];
   let seconds = 0;

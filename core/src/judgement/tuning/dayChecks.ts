@@ -1,8 +1,6 @@
 import {
-  ICE_NOTICED_KG,
   MAX_STARTS_PER_HOUR,
   PRODUCT_TOLERANCE_K,
-  WATER_NOTICED_KG,
 } from '../../foundation/limits/index.ts';
 import type { Finding } from '../checks/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
@@ -62,7 +60,7 @@ export const dayChecks: readonly DayCheck[] = [
   {
     code: 'iceGrows',
     find: ({ day: { figures: f } }) =>
-      f.iceGrown <= ICE_NOTICED_KG
+      f.iceGrown <= f.iceNoticed
         ? null
         : {
             severity: 'error',
@@ -75,7 +73,7 @@ export const dayChecks: readonly DayCheck[] = [
   {
     code: 'iceLeft',
     find: ({ day: { figures: f } }) =>
-      f.iceGrown > ICE_NOTICED_KG || (f.iceLeftAfterDefrost ?? 0) <= ICE_NOTICED_KG
+      f.iceGrown > f.iceNoticed || (f.iceLeftAfterDefrost ?? 0) <= f.iceNoticed
         ? null
         : {
             severity: 'warning',
@@ -104,7 +102,7 @@ export const dayChecks: readonly DayCheck[] = [
   {
     code: 'drainTooShort',
     find: ({ day: { figures: f } }) =>
-      (f.waterLeftAfterDrain ?? 0) <= WATER_NOTICED_KG
+      (f.waterLeftAfterDrain ?? 0) <= f.waterNoticed
         ? null
         : {
             severity: 'warning',

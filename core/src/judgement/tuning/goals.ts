@@ -1,6 +1,6 @@
 import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import { written } from '../../foundation/regulation/index.ts';
-import { ICE_NOTICED_KG, MAX_STARTS_PER_HOUR, PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
+import { MAX_STARTS_PER_HOUR, PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { bandOf, controlConfig } from '../../machines/box/index.ts';
 import {
@@ -68,7 +68,7 @@ function goodsSay(f: Figures, { storage }: Scenario, display: TemperatureUnit): 
 }
 
 const iceSays = (f: Figures): readonly string[] =>
-  f.iceGrown > ICE_NOTICED_KG || (f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED_KG
+  f.iceGrown > f.iceNoticed || (f.iceLeftAfterDefrost ?? 0) > f.iceNoticed
     ? [`${Math.round(Math.max(f.iceGrown, f.iceLeftAfterDefrost ?? 0) * 1000)} g of ice left`]
     : [];
 const startsSay = (f: Figures): readonly string[] =>

@@ -15,11 +15,11 @@ export interface JudgedFinding extends Finding {
   readonly remedy: Remedy | null;
 }
 
-/** Seconds the box goes at a time: findings and remedies are many runs. */
-const STRIDE = 5;
+/** Every second, as the forecast is run: what is judged is what is shown. */
+const STRIDE = 1;
 
 /**
- * Findings that only a run can tell, on the unit's own box: a day as it is described, at a stride of 5 s. Each remedy was run before it is offered:
+ * Findings that only a run can tell, on the unit's own box: a day as it is described, the same run that the forecast shows. Each remedy was run before it is offered:
  * the finding is gone, no other has come in its place, and no error of the rules. A sentence where nothing can be run.
  */
 export function simulatedFindings(

@@ -1,7 +1,7 @@
 import { goods, type UnitDescription } from '../../foundation/unit/index.ts';
-import { controlConfig } from '../../machines/box/index.ts';
+import { controlConfig, type BoxChoice } from '../../machines/box/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
-import type { SettingValues } from '../../foundation/settings/index.ts';
+import { isHeated, type SettingValues } from '../../foundation/settings/index.ts';
 import type { DoorUse, Fault, FaultKind, Scenario } from '../../machines/simulation/index.ts';
 
 const HOUR = 3600;
@@ -33,7 +33,7 @@ export function unitScenario(
   return {
     config,
     template: unit.application,
-    choice: isQuantity(unit.ambient) ? { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) } : {},
+    choice: choiceOf(unit),
     doorUse,
     faults,
     seconds: Math.round(hours * HOUR),
@@ -44,6 +44,27 @@ export function unitScenario(
       max: limits.max ? baseValue(limits.max.value) : null,
     },
   };
+}
+
+/** The box of a unit: what it was built to hold, how its coil is cleared, what stands around it. */
+function choiceOf(unit: UnitDescription): BoxChoice {
+  const inside = builtFor(unit);
+  return {
+    ...(inside !== null && { inside }),
+    clearing: unit.defrostMethod,
+    ...(isQuantity(unit.ambient) && { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) }),
+  };
+}
+
+/** How far the middle of a box lies below the warmest its goods may stand, K: half a band and the margin above it. */
+const BELOW_LIMIT = 2.5;
+
+/** What a box of this kind was built to hold for these goods, °C; null where they say nothing. A machine is chosen by what is kept, never by what is set. */
+function builtFor(unit: UnitDescription): number | null {
+  const { max, min } = goods[unit.goods];
+  if (!max || isHeated(unit.application)) return null;
+  const middle = baseValue(max.value) - BELOW_LIMIT;
+  return min ? Math.max(middle, baseValue(min.value) + 0.5) : middle;
 }
 
 /** What may be tried: a fault in words, from when to when of the simulated day, hours. */

@@ -1,4 +1,10 @@
-import { SECONDS_PER_DAY, JOULES_PER_KWH } from '../../foundation/limits/index.ts';
+import {
+  ICE_NOTICED_SHARE,
+  JOULES_PER_KWH,
+  LEAST_NOTICED_KG,
+  SECONDS_PER_DAY,
+  WATER_NOTICED_SHARE,
+} from '../../foundation/limits/index.ts';
 import type { ControlEvent } from '../box/index.ts';
 import type { BoxDrive, BoxFlows, BoxState } from '../box/index.ts';
 
@@ -30,13 +36,16 @@ export interface Figures {
   };
   readonly longestDefrostMinutes: number;
   readonly defrostPercent: number;
-  /** Ice on the coil at the end, and what it grew by over the run, kg. */
+  /** Ice on the coil at the end, and what it grew by over the run, kg: from after the last defrost before it to after its last, a day apart for a day's run, so that it tells a trend and not the hour. */
   readonly iceAtEnd: number;
   readonly iceGrown: number;
   /** Ice on the coil when cooling begins again after a defrost, kg, at most: what a defrost leaves. Null without a defrost. */
   readonly iceLeftAfterDefrost: number | null;
   /** Water still on the coil when a drain ended, kg, at most. */
   readonly waterLeftAfterDrain: number | null;
+  /** From what on ice and water on this coil are worth a word, kg: a share of what fills it. */
+  readonly iceNoticed: number;
+  readonly waterNoticed: number;
   readonly kWhPerDay: number;
   readonly alarms: Readonly<Record<string, number>>;
   readonly minutesAbove: number;
@@ -51,32 +60,28 @@ export interface StorageLimits {
   readonly max: number | null;
 }
 
-class Range {
-  private least = Infinity;
-  private most = -Infinity;
-  private sum = 0;
-  private n = 0;
-  add(value: number, seconds: number): void {
-    if (value < this.least) this.least = value;
-    if (value > this.most) this.most = value;
-    this.sum += value * seconds;
-    this.n += seconds;
-  }
-  spread(): Spread {
-    return { min: this.least, mean: this.sum / Math.max(1, this.n), max: this.most };
-  }
-}
-
-const ice = (state: BoxState) => state.zones[0].frost + state.zones[1].frost;
-const water = (state: BoxState) => state.zones[0].water + state.zones[1].water;
+/** Where each sum of a run stands: seconds, °C times seconds, °C. */
+const SECONDS = 0;
+const AIR_SUM = 1;
+const AIR_MIN = 2;
+const AIR_MAX = 3;
+const PRODUCT_SUM = 4;
+const PRODUCT_MIN = 5;
+const PRODUCT_MAX = 6;
+const RUNNING = 7;
+const DEFROSTING = 8;
+const ABOVE = 9;
+const BELOW = 10;
+const LEFT_AT = 11;
+/** The limits of the goods; infinite where none are given. */
+const LIMIT_MAX = 12;
+const LIMIT_MIN = 13;
+const SUMS = 14;
 
 /** Counts a run as it goes. */
 export class FigureCount {
-  private air = new Range();
-  private product = new Range();
-  private seconds = 0;
-  private running = 0;
-  private defrosting = 0;
+  /** What grows second by second, in one array: nothing is allocated in a second. */
+  private readonly sums = new Float64Array(SUMS);
   private starts = 0;
   private cutIns: number[] = [];
   private cutOuts: number[] = [];
@@ -90,24 +95,37 @@ export class FigureCount {
   private longestDefrost = 0;
   private iceAtBegin: number;
   private iceLeft: number | null = null;
+  /** Ice after the last defrost before the count began, and after the last one in it; null without one. */
+  private iceAfterEarlier: number | null = null;
+  private iceAfterLast: number | null = null;
   private waterLeft: number | null = null;
   private phase = 'regulate';
   private alarms: Record<string, number> = {};
-  private above = 0;
-  private below = 0;
-  private leftAt = -1;
   private last: BoxState;
 
-  private readonly storage: StorageLimits;
+  /** Frost that fills the coil, kg. */
+  private readonly full: number;
 
-  constructor(storage: StorageLimits, state: BoxState) {
-    this.storage = storage;
+  constructor(storage: StorageLimits, state: BoxState, full: number) {
+    const { sums } = this;
+    sums[AIR_MIN] = sums[PRODUCT_MIN] = Infinity;
+    sums[AIR_MAX] = sums[PRODUCT_MAX] = -Infinity;
+    sums[LEFT_AT] = -1;
+    sums[LIMIT_MAX] = storage.max ?? Infinity;
+    sums[LIMIT_MIN] = storage.min ?? -Infinity;
+    this.full = full;
     this.last = state;
-    this.iceAtBegin = ice(state);
+    this.iceAtBegin = state.ice;
+  }
+
+  /** An event before the count begins: only what a defrost left is kept. */
+  eventBefore(event: ControlEvent): void {
+    if (event.kind !== 'phase') return;
+    if (event.value === 'regulate') this.iceAfterEarlier = this.last.ice;
   }
 
   begin(state: BoxState): void {
-    this.iceAtBegin = ice(state);
+    this.iceAtBegin = state.ice;
     this.last = state;
   }
 
@@ -141,55 +159,74 @@ export class FigureCount {
         this.longestDefrost = Math.max(this.longestDefrost, event.t - this.defrostBegan);
     }
     if (event.value === 'regulate' && this.phase !== 'regulate') {
-      this.iceLeft = Math.max(this.iceLeft ?? 0, ice(this.last));
-      this.waterLeft = Math.max(this.waterLeft ?? 0, water(this.last));
+      this.iceAfterLast = this.last.ice;
+      this.iceLeft = Math.max(this.iceLeft ?? 0, this.iceAfterLast);
+      this.waterLeft = Math.max(this.waterLeft ?? 0, this.last.water);
     }
     this.phase = String(event.value);
   }
 
   /** So many seconds that ended in this state, under one phase and drive. */
   add(state: BoxState, phase: string, drive: BoxDrive, seconds: number): void {
-    this.seconds += seconds;
+    const { sums } = this;
     this.last = state;
-    this.air.add(state.air, seconds);
-    this.product.add(state.productSlow, seconds);
-    if (drive.compressor || drive.airHeater) this.running += seconds;
-    if (phase !== 'regulate') this.defrosting += seconds;
-    const above = this.storage.max !== null && state.productFast > this.storage.max;
-    const below = this.storage.min !== null && state.productFast < this.storage.min;
-    if (above) this.above += seconds;
-    if (below) this.below += seconds;
-    if ((above || below) && this.leftAt < 0) this.leftAt = this.seconds;
+    const { air, productFast, productSlow } = state;
+    sums[SECONDS]! += seconds;
+    sums[AIR_SUM]! += air * seconds;
+    if (air < sums[AIR_MIN]!) sums[AIR_MIN] = air;
+    if (air > sums[AIR_MAX]!) sums[AIR_MAX] = air;
+    sums[PRODUCT_SUM]! += productSlow * seconds;
+    if (productSlow < sums[PRODUCT_MIN]!) sums[PRODUCT_MIN] = productSlow;
+    if (productSlow > sums[PRODUCT_MAX]!) sums[PRODUCT_MAX] = productSlow;
+    if (drive.compressor || drive.airHeater) sums[RUNNING]! += seconds;
+    if (phase !== 'regulate') sums[DEFROSTING]! += seconds;
+    const above = productFast > sums[LIMIT_MAX]!;
+    const below = productFast < sums[LIMIT_MIN]!;
+    if (above) sums[ABOVE]! += seconds;
+    if (below) sums[BELOW]! += seconds;
+    if ((above || below) && sums[LEFT_AT]! < 0) sums[LEFT_AT] = sums[SECONDS]!;
+  }
+
+  private spread(min: number, sum: number, max: number): Spread {
+    const { sums } = this;
+    return { min: sums[min]!, mean: sums[sum]! / Math.max(1, sums[SECONDS]!), max: sums[max]! };
   }
 
   figures(flows: BoxFlows): Figures {
-    const days = this.seconds / SECONDS_PER_DAY;
+    const { sums } = this;
+    const seconds = sums[SECONDS]!;
+    const days = seconds / SECONDS_PER_DAY;
     const mean = (list: readonly number[]) =>
       list.length === 0 ? null : list.reduce((a, b) => a + b, 0) / list.length;
-    const regulated = this.seconds - this.defrosting;
+    const regulated = seconds - sums[DEFROSTING]!;
     return {
-      hours: this.seconds / 3600,
+      hours: seconds / 3600,
       cutIn: mean(this.cutIns),
       cutOut: mean(this.cutOuts),
-      air: this.air.spread(),
-      product: this.product.spread(),
-      startsPerHour: (this.starts * 3600) / this.seconds,
-      dutyPercent: (100 * this.running) / Math.max(1, regulated),
+      air: this.spread(AIR_MIN, AIR_SUM, AIR_MAX),
+      product: this.spread(PRODUCT_MIN, PRODUCT_SUM, PRODUCT_MAX),
+      startsPerHour: (this.starts * 3600) / seconds,
+      dutyPercent: (100 * sums[RUNNING]!) / Math.max(1, regulated),
       shortestRunMinutes: this.shortestRun === Infinity ? null : this.shortestRun / 60,
       shortestRestMinutes: this.shortestRest === Infinity ? null : this.shortestRest / 60,
       heldSeconds: this.held,
       defrosts: this.ends,
       longestDefrostMinutes: this.longestDefrost / 60,
-      defrostPercent: (100 * this.defrosting) / this.seconds,
-      iceAtEnd: ice(this.last),
-      iceGrown: ice(this.last) - this.iceAtBegin,
+      defrostPercent: (100 * sums[DEFROSTING]!) / seconds,
+      iceAtEnd: this.last.ice,
+      iceGrown:
+        this.iceAfterEarlier === null || this.iceAfterLast === null
+          ? this.last.ice - this.iceAtBegin
+          : this.iceAfterLast - this.iceAfterEarlier,
       iceLeftAfterDefrost: this.iceLeft,
       waterLeftAfterDrain: this.waterLeft,
+      iceNoticed: Math.max(LEAST_NOTICED_KG, ICE_NOTICED_SHARE * this.full),
+      waterNoticed: Math.max(LEAST_NOTICED_KG, WATER_NOTICED_SHARE * this.full),
       kWhPerDay: (flows.compressorJoules + flows.otherJoules) / JOULES_PER_KWH / days,
       alarms: this.alarms,
-      minutesAbove: this.above / 60,
-      minutesBelow: this.below / 60,
-      minutesUntilOutside: this.leftAt < 0 ? null : this.leftAt / 60,
+      minutesAbove: sums[ABOVE]! / 60,
+      minutesBelow: sums[BELOW]! / 60,
+      minutesUntilOutside: sums[LEFT_AT]! < 0 ? null : sums[LEFT_AT]! / 60,
     };
   }
 }

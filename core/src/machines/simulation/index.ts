@@ -1,4 +1,5 @@
-export { doorOf, type DoorUse } from './doors.ts';
+export { doorOf } from './doors.ts';
+export type { DoorUse } from '../box/index.ts';
 export type { Figures, Spread, StorageLimits } from './figures.ts';
 export { judgeRun } from './judge.ts';
 export { gapSentence, logGaps } from './logGaps.ts';

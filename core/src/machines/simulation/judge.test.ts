@@ -20,6 +20,8 @@ const sound: Figures = {
   iceGrown: 0,
   iceLeftAfterDefrost: 0,
   waterLeftAfterDrain: 0.02,
+  iceNoticed: 0.05,
+  waterNoticed: 0.05,
   kWhPerDay: 10,
   alarms: {},
   minutesAbove: 0,

@@ -1,5 +1,4 @@
 import {
-  ICE_NOTICED_KG,
   MAX_DUTY_PERCENT,
   MAX_STARTS_PER_HOUR,
   PRODUCT_TOLERANCE_K,
@@ -21,9 +20,9 @@ export function judgeRun(
     said.push(`the product reaches ${degrees(f.product.max)}, its limit is ${degrees(storage.max)}`);
   if (storage.min !== null && f.product.min < storage.min - PRODUCT_TOLERANCE_K)
     said.push(`the product falls to ${degrees(f.product.min)}, its limit is ${degrees(storage.min)}`);
-  if (f.iceGrown > ICE_NOTICED_KG)
+  if (f.iceGrown > f.iceNoticed)
     said.push(`${grams(f.iceGrown)} of ice grow over the run: the defrosts do not clear the coil`);
-  if ((f.iceLeftAfterDefrost ?? 0) > ICE_NOTICED_KG)
+  if ((f.iceLeftAfterDefrost ?? 0) > f.iceNoticed)
     said.push(
       `${grams(f.iceLeftAfterDefrost!)} of ice are left after a defrost: it ends too early or too cold`,
     );
@@ -31,7 +30,7 @@ export function judgeRun(
     f.defrosts.time > 0 &&
     f.defrosts.temperature === 0 &&
     f.longestDefrostMinutes > 0 &&
-    f.iceGrown > ICE_NOTICED_KG
+    f.iceGrown > f.iceNoticed
   )
     said.push(`all ${f.defrosts.time} defrosts end by time`);
   if (f.startsPerHour > MAX_STARTS_PER_HOUR)

@@ -1,11 +1,10 @@
 import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import { controlConfig, secondsOfDay, type ControlConfig } from '../box/index.ts';
 import { fileProblem, isFileProblem, readHeader, type FileProblem } from '../../foundation/files/index.ts';
-import { templateIds, type BoxChoice, type TemplateId } from '../box/index.ts';
+import { templateIds, useFactors, type BoxChoice, type DoorUse, type TemplateId } from '../box/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
 import { readSettingsFile } from '../../foundation/settings/index.ts';
 import type { StorageLimits } from './figures.ts';
-import { doorUses, type DoorUse } from './doors.ts';
 
 export const SCENARIO_FORMAT = 'brine-dial/scenario';
 
@@ -84,8 +83,8 @@ export function readScenario(data: unknown): Scenario | FileProblem {
       );
   if (typeof start !== 'string' || !/^([01]\d|2[0-3]):[0-5]\d$/.test(start))
     return fileProblem('start', 'expected a time of day such as "06:00"');
-  if (typeof doorUse !== 'string' || !(doorUse in doorUses))
-    return fileProblem('doorUse', `expected one of ${Object.keys(doorUses).join(', ')}`);
+  if (typeof doorUse !== 'string' || !(doorUse in useFactors))
+    return fileProblem('doorUse', `expected one of ${Object.keys(useFactors).join(', ')}`);
   const broken = readFaults(faults);
   if ('problem' in broken) return broken;
   return {

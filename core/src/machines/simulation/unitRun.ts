@@ -1,8 +1,10 @@
 import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import {
   letPass,
+  notQuiet,
   powerUp,
   quietFor,
+  staysQuiet,
   tick,
   type Command,
   type ControlConfig,
@@ -11,15 +13,18 @@ import {
   type ControlState,
 } from '../box/index.ts';
 import {
+  ambientRatio,
+  BoxFlows,
   boxOf,
   driveAtRest,
   humidityRatio,
+  insideOf,
   restingBox,
   stepBox,
   boxWork,
   templates,
+  useFactors,
   type BoxDrive,
-  type BoxFlows,
   type BoxParameters,
   type BoxState,
 } from '../box/index.ts';
@@ -34,7 +39,7 @@ import type { Sample } from './simulate.ts';
 export class UnitRun {
   readonly events: ControlEvent[] = [];
   readonly count: FigureCount;
-  readonly flows: BoxFlows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  readonly flows = new BoxFlows();
   private readonly work = boxWork();
   private readonly box: BoxParameters;
   private readonly state: BoxState;
@@ -55,8 +60,8 @@ export class UnitRun {
   private broken: readonly Fault[] = [];
   /** Second at which a fault begins or ends next. */
   private nextFault = -Infinity;
-  /** Seconds in which the control would change nothing on the same readings. */
-  private quiet = 0;
+  /** Seconds in which the control would change nothing, and between which readings. */
+  private readonly quiet = notQuiet();
 
   private readonly scenario: Scenario;
   private readonly stride: number;
@@ -68,17 +73,24 @@ export class UnitRun {
     this.config = scenario.config;
     this.stride = stride;
     const t = templates[scenario.template];
-    const { ambient = t.ambient, humidity = t.humidity } = scenario.choice;
-    this.box = boxOf(scenario.template, scenario.choice);
-    const inside = scenario.startAt ?? t.inside;
+    const { ambient = t.ambient, humidity } = scenario.choice;
+    this.box = boxOf(scenario.template, { goodsIn: useFactors[scenario.doorUse], ...scenario.choice });
+    const inside = scenario.startAt ?? insideOf(scenario.template, scenario.choice);
     this.state = restingBox(inside);
     this.control = powerUp(scenario.config.setpoint);
     this.door = doorOf(scenario.template, scenario.doorUse);
     const begins = (scenario.startOfDay - scenario.warmUp) % SECONDS_PER_DAY;
     this.secondOfDay = begins < 0 ? begins + SECONDS_PER_DAY : begins;
     this.heats = scenario.config.stage.heat;
-    this.count = new FigureCount(scenario.storage, this.state);
-    this.drive = driveAtRest(ambient, humidityRatio(ambient, humidity));
+    this.count = new FigureCount(
+      scenario.storage,
+      this.state,
+      this.box.zones[0].full + this.box.zones[1].full,
+    );
+    this.drive = driveAtRest(
+      ambient,
+      humidity === undefined ? ambientRatio(t, ambient) : humidityRatio(ambient, humidity),
+    );
     this.inputs = {
       air: inside,
       coil: inside,
@@ -95,13 +107,13 @@ export class UnitRun {
     this.config = config;
     this.heats = config.stage.heat;
     this.control.setpoint = config.setpoint;
-    this.quiet = 0;
+    this.quiet.seconds = 0;
   }
 
   /** Keys and bus: done in the next second. */
   give(commands: readonly Command[]): void {
     this.inputs.commands = [...this.inputs.commands, ...commands];
-    this.quiet = 0;
+    this.quiet.seconds = 0;
   }
 
   /** How the control and what it switches stand. */
@@ -118,8 +130,7 @@ export class UnitRun {
     this.advance();
     this.counting = true;
     this.events.length = 0;
-    this.flows.compressorJoules = 0;
-    this.flows.otherJoules = 0;
+    this.flows.restartEnergy();
     this.count.begin(this.state);
   }
 
@@ -137,19 +148,26 @@ export class UnitRun {
     inputs.doorOpen = this.door(secondOfDay);
     const power = scenario.faults.length === 0 || this.applyFaults(t);
     if (power) {
-      if (this.dark) this.control = powerUp(this.control.setpoint);
+      if (this.dark) {
+        this.control = powerUp(this.control.setpoint);
+        this.quiet.seconds = 0;
+      }
       this.dark = false;
-      if (this.quiet > 0 && this.behind > 0 && inputs.doorOpen === drive.doorOpen) {
-        // Nothing new is read and nothing is due: the second only passes.
-        this.quiet -= 1;
-        letPass(this.control, 1, secondOfDay);
+      if (
+        inputs.doorOpen === drive.doorOpen &&
+        staysQuiet(this.quiet, inputs) &&
+        inputs.commands.length === 0
+      ) {
+        // What is read changes nothing and nothing is due: the second only passes.
+        this.quiet.seconds -= 1;
+        letPass(this.config, this.control, inputs);
         this.behind += 1;
         if (this.behind >= this.stride) this.advance();
         return;
       }
       tick(this.config, this.control, inputs, this.emit);
       if (inputs.commands.length > 0) inputs.commands = [];
-      if (this.stride > 1) this.quiet = quietFor(this.config, this.control);
+      quietFor(this.config, this.control, this.quiet);
     } else if (!this.dark) this.goDark();
     const { out, phase } = this.control;
     const hotGas = power && phase === 'defrost' && this.config.defrost.method === 'hotGas';
@@ -196,7 +214,7 @@ export class UnitRun {
       air: state.air,
       coil: state.zones[0].temperature,
       product: state.productSlow,
-      frost: state.zones[0].frost + state.zones[1].frost,
+      frost: state.ice,
       compressor: drive.compressor || (this.heats && drive.airHeater),
       fan: drive.fan,
       defrost: drive.heater || drive.hotGas,
@@ -208,7 +226,10 @@ export class UnitRun {
   }
 
   private readonly emit = (event: ControlEvent): void => {
-    if (!this.counting) return;
+    if (!this.counting) {
+      this.count.eventBefore(event);
+      return;
+    }
     const told = { ...event, t: this.now };
     this.events.push(told);
     this.count.event(told);

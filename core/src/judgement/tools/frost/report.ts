@@ -1,4 +1,3 @@
-import { ICE_NOTICED_KG } from '../../../foundation/limits/index.ts';
 import { baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
 import { simulate } from '../../../machines/simulation/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
@@ -39,7 +38,7 @@ export const frostReport: ToolWork = (input, progress) => {
   const done = tryAll(list, (t) => tryOne(input, t), progress);
   if (done === null || typeof done === 'string') return done;
   const rows = done.map((d, i) => ({ ...list[i]!, ...d }));
-  const clear = rows.filter((r) => r.iced <= ICE_NOTICED_KG && !r.warm && r.takes);
+  const clear = rows.filter((r) => r.iced <= r.noticed && !r.warm && r.takes);
   const best = clear.toSorted((a, b) => a.kWh - b.kWh)[0];
   const set = values['defrost.demandTemperatureDifference'];
   return {
@@ -75,12 +74,12 @@ export const frostReport: ToolWork = (input, progress) => {
           cells: [
             r.name,
             figure(r.perDay, ''),
-            r.iced <= ICE_NOTICED_KG ? 'none' : figure(r.iced * 1000, 'g', 0),
+            r.iced <= r.noticed ? 'none' : figure(r.iced * 1000, 'g', 0),
             shownCelsius(r.most, display),
             figure(r.kWh, 'kWh a day'),
           ],
           best: r === best,
-          off: r.iced > ICE_NOTICED_KG || r.warm || !r.takes,
+          off: r.iced > r.noticed || r.warm || !r.takes,
           ...(r.takes
             ? {
                 values: r.set,
@@ -141,6 +140,7 @@ function tryOne({ unit, values }: ToolInput, trial: Trial & { readonly takes: bo
     perDay: begun / 3,
     // What a defrost leaves counts; frost that stands at the end only says where in its cycle the run ended.
     iced: figures.iceLeftAfterDefrost ?? figures.iceGrown,
+    noticed: figures.iceNoticed,
     most: figures.product.max,
     warm: !goodsHold(figures.product, scenario.storage),
     kWh: figures.kWhPerDay,

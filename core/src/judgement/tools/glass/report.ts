@@ -1,6 +1,5 @@
 import {
   AIR_HEAT,
-  ICE_NOTICED_KG,
   JOULES_PER_KWH,
   SECONDS_PER_DAY,
   VAPORISATION,
@@ -29,6 +28,8 @@ const triedDefrost = [20, 30, 45];
 interface Trial {
   readonly cycle: PeriodCycle;
   readonly ice: number;
+  /** From what on ice counts on this coil, kg. */
+  readonly noticed: number;
   readonly product: Spread;
   readonly share: number;
 }
@@ -61,14 +62,14 @@ export const glassReport: ToolWork = (input, progress) => {
     (share) => progress(share * 0.8),
   );
   if (trials === null || typeof trials === 'string') return trials;
-  const holds = (t: Trial) => t.ice <= ICE_NOTICED_KG && goodsHold(t.product, base.storage);
+  const holds = (t: Trial) => t.ice <= t.noticed && goodsHold(t.product, base.storage);
   const best = trials.filter(holds).toSorted((a, b) => a.share - b.share)[0];
   const rows = trials.map((t): ToolRow => ({
     id: `${t.cycle.cooling}:${t.cycle.defrost}`,
     cells: [
       `${t.cycle.cooling} + ${t.cycle.defrost} min`,
       `${figure(cyclesPerDay(t.cycle), '')}, every ${figure(cycleMinutes(t.cycle), 'min', 0)}`,
-      t.ice > ICE_NOTICED_KG ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
+      t.ice > t.noticed ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
       c(t.product.max),
     ],
     best: t === best,
@@ -137,6 +138,7 @@ function tryCycle(scenario: Scenario, cycle: PeriodCycle): Trial {
   return {
     cycle,
     ice: figures.iceLeftAfterDefrost ?? figures.iceGrown,
+    noticed: figures.iceNoticed,
     product: figures.product,
     share: figures.defrostPercent,
   };

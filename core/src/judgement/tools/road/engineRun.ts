@@ -4,6 +4,7 @@ import {
   boxOf,
   driveAtRest,
   humidityRatio,
+  BoxFlows,
   restingBox,
   stepBox,
   boxWork,
@@ -34,7 +35,7 @@ export function engineRun(config: EngineConfig, choice: BoxChoice, doors: DoorUs
   const outdoor = choice.ambient ?? t.ambient;
   const state = restingBox(config.setpoint);
   const drive = driveAtRest(outdoor, humidityRatio(outdoor, choice.humidity ?? t.humidity));
-  const flows = { heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 };
+  const flows = new BoxFlows();
   const work = boxWork();
   const engine = engineAtRest(config.setpoint);
   const door = doorOf('transportUnit', doors);

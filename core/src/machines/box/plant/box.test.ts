@@ -1,18 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import { stepBox } from './box.ts';
-import { driveAtRest, restingBox, type BoxDrive, type BoxFlows, type BoxState } from './boxState.ts';
+import { BoxFlows, driveAtRest, restingBox, type BoxDrive, type BoxState } from './boxState.ts';
 import { boxWork } from './boxWork.ts';
 import { doorFlow } from './infiltration.ts';
 import { humidityRatio } from './moistAir.ts';
 import { storedHeat, storedWater } from '../../../../testing/storedInBox.ts';
-import { boxOf, templateIds, templates, type TemplateId } from './templates.ts';
+import { boxOf } from './boxOf.ts';
+import { templateIds, templates, type TemplateId } from './templates.ts';
 
 const drive = (id: TemplateId, more: Partial<BoxDrive> = {}): BoxDrive => ({
   ...driveAtRest(templates[id].ambient, humidityRatio(templates[id].ambient, templates[id].humidity)),
   fan: true,
   ...more,
 });
-const noFlows = (): BoxFlows => ({ heat: 0, water: 0, compressorJoules: 0, otherJoules: 0, meltDrained: 0 });
+const noFlows = () => new BoxFlows();
 
 /** A plain thermostat with a defrost every 6 h and a door, stepped by `dt`. */
 function day(

@@ -1,24 +1,99 @@
 import { saturatedRatio } from './moistAir.ts';
 
-/** A zone as it stands: metal temperature, frost and held water in kg. */
-export interface ZoneState {
-  temperature: number;
-  frost: number;
-  water: number;
+/** Where each number of a box stands in its array: temperatures °C, humidity kg/kg, frost and water kg, share of capacity 0 to 1. */
+export const AIR = 0;
+export const RATIO = 1;
+export const WALL = 2;
+export const PRODUCT_FAST = 3;
+export const PRODUCT_SLOW = 4;
+export const UP = 5;
+export const PROBE = 6;
+export const COIL_PROBE = 7;
+/** A zone has three in a row: the metal's temperature, frost, held water. */
+export const ZONE_ONE = 8;
+export const ZONE_TWO = 11;
+const LENGTH = 14;
+
+/** A zone as it stands: metal temperature, frost and held water in kg; a view of the box's own numbers. */
+export class ZoneState {
+  private readonly at: Float64Array;
+  private readonly from: number;
+
+  constructor(at: Float64Array, from: number) {
+    this.at = at;
+    this.from = from;
+  }
+
+  get temperature(): number {
+    return this.at[this.from]!;
+  }
+  set temperature(celsius: number) {
+    this.at[this.from] = celsius;
+  }
+  get frost(): number {
+    return this.at[this.from + 1]!;
+  }
+  set frost(kilograms: number) {
+    this.at[this.from + 1] = kilograms;
+  }
+  get water(): number {
+    return this.at[this.from + 2]!;
+  }
+  set water(kilograms: number) {
+    this.at[this.from + 2] = kilograms;
+  }
 }
 
-/** The box as it stands. Changed in place by {@link stepBox}. */
-export interface BoxState {
-  air: number;
-  ratio: number;
-  wall: number;
-  productFast: number;
-  productSlow: number;
-  zones: [ZoneState, ZoneState];
-  /** Share of capacity that has come up, 0 to 1. */
-  up: number;
-  probe: number;
-  coilProbe: number;
+/** The box as it stands: one array that a step reads and writes, with a name for each number. Changed in place by `stepBox`. */
+export class BoxState {
+  readonly at = new Float64Array(LENGTH);
+  readonly zones: readonly [ZoneState, ZoneState] = [
+    new ZoneState(this.at, ZONE_ONE),
+    new ZoneState(this.at, ZONE_TWO),
+  ];
+
+  get air(): number {
+    return this.at[AIR]!;
+  }
+  set air(celsius: number) {
+    this.at[AIR] = celsius;
+  }
+  get ratio(): number {
+    return this.at[RATIO]!;
+  }
+  get wall(): number {
+    return this.at[WALL]!;
+  }
+  get productFast(): number {
+    return this.at[PRODUCT_FAST]!;
+  }
+  set productFast(celsius: number) {
+    this.at[PRODUCT_FAST] = celsius;
+  }
+  get productSlow(): number {
+    return this.at[PRODUCT_SLOW]!;
+  }
+  set productSlow(celsius: number) {
+    this.at[PRODUCT_SLOW] = celsius;
+  }
+  /** Share of capacity that has come up. */
+  get up(): number {
+    return this.at[UP]!;
+  }
+  get probe(): number {
+    return this.at[PROBE]!;
+  }
+  get coilProbe(): number {
+    return this.at[COIL_PROBE]!;
+  }
+  /** Frost on both zones, kg. */
+  get ice(): number {
+    return this.at[ZONE_ONE + 1]! + this.at[ZONE_TWO + 1]!;
+  }
+  /** Water held on both zones, kg. */
+  get water(): number {
+    return this.at[ZONE_ONE + 2]! + this.at[ZONE_TWO + 2]!;
+  }
 }
 
 /** What drives the box in a step. The factors stand at 1 where nothing is broken. */
@@ -53,29 +128,46 @@ export const driveAtRest = (ambient: number, ambientRatio: number): BoxDrive => 
   fanFactor: 1,
 });
 
-/** Heat and water over the boundary in a step: J and kg, in is positive. Compressor work stays outside; it is told apart. */
-export interface BoxFlows {
-  heat: number;
-  water: number;
-  compressorJoules: number;
-  otherJoules: number;
-  meltDrained: number;
+export const HEAT = 0;
+export const WATER = 1;
+export const COMPRESSOR_JOULES = 2;
+export const OTHER_JOULES = 3;
+export const DRAINED = 4;
+
+/** Heat and water over the boundary, summed from step to step: J and kg, in is positive. Compressor work stays outside; it is told apart. */
+export class BoxFlows {
+  readonly at = new Float64Array(5);
+
+  get heat(): number {
+    return this.at[HEAT]!;
+  }
+  get water(): number {
+    return this.at[WATER]!;
+  }
+  get compressorJoules(): number {
+    return this.at[COMPRESSOR_JOULES]!;
+  }
+  get otherJoules(): number {
+    return this.at[OTHER_JOULES]!;
+  }
+  get meltDrained(): number {
+    return this.at[DRAINED]!;
+  }
+  /** Energy is counted from here on. */
+  restartEnergy(): void {
+    this.at[COMPRESSOR_JOULES] = 0;
+    this.at[OTHER_JOULES] = 0;
+  }
 }
 
 /** A box at one temperature, dry coil, air at 85 % of saturation over the coil's own temperature. */
 export function restingBox(temperature: number): BoxState {
-  return {
-    air: temperature,
-    ratio: saturatedRatio(temperature) * 0.85,
-    wall: temperature,
-    productFast: temperature,
-    productSlow: temperature,
-    zones: [
-      { temperature, frost: 0, water: 0 },
-      { temperature, frost: 0, water: 0 },
-    ],
-    up: 0,
-    probe: temperature,
-    coilProbe: temperature,
-  };
+  const state = new BoxState();
+  state.at.fill(temperature, AIR, PRODUCT_SLOW + 1);
+  state.at[RATIO] = saturatedRatio(temperature) * 0.85;
+  state.at[PROBE] = temperature;
+  state.at[COIL_PROBE] = temperature;
+  state.at[ZONE_ONE] = temperature;
+  state.at[ZONE_TWO] = temperature;
+  return state;
 }
