@@ -143,5 +143,5 @@ function drain(basis: PlanBasis): number {
   const large = ['walkInFreezer', 'walkInCooler', 'transportUnit'].includes(basis.application);
   const busy = basis.unit.doorUse === 'busy';
   if (basis.unit.defrostMethod === 'offCycle') return large ? (busy ? 5 : 2) : busy ? 2 : 1;
-  return large ? (busy ? 6 : 5) : 3;
+  return large ? (busy && basis.application !== 'transportUnit' ? 6 : 5) : 3;
 }

@@ -193,8 +193,11 @@ describe('what the tools say holds', () => {
     expect(report.answer).toMatch(/fight/);
     const best = tableOf(report, 'dead-bands').rows.find((r) => r.best)!;
     expect(best.cells[2]).toBe('never');
-    // What is advised is what the job left.
-    expect(best.values!['stage2.offset']).toEqual(input.values['stage2.offset']);
+    // What the job left is one of those that never turn over.
+    const left = tableOf(report, 'dead-bands').rows.find(
+      (r) => JSON.stringify(r.values!['stage2.offset']) === JSON.stringify(input.values['stage2.offset']),
+    )!;
+    expect(left.cells[2]).toBe('never');
   });
   test('rack: no rest of its own (common practice), and a rest only warms the box', () => {
     const { input } = opened('creamery');
