@@ -4,6 +4,7 @@ import { pdfText } from './pdfText.ts';
 import { amps } from './commands/amps.ts';
 import { analyse } from './commands/analyse.ts';
 import { check } from './commands/check.ts';
+import { judge } from './commands/judge.ts';
 import { controllerCheck } from './commands/controllerCheck.ts';
 import { controllerSuggest } from './commands/controllerSuggest.ts';
 import { decode } from './commands/decode.ts';
@@ -33,6 +34,7 @@ export const commands: readonly Command[] = [
   keys,
   plan,
   check,
+  judge,
   replay,
   simulate,
   sweep,

@@ -1,4 +1,4 @@
-import { factIds } from '@brine/core/judgement/tools';
+import { factIds } from '@brine/core/foundation/unit';
 import { finite, oneOf } from '../fields/index.ts';
 import { entry, type BodyOf } from './entry.ts';
 

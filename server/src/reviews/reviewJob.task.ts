@@ -3,7 +3,8 @@ import { remedyWords } from '@brine/core/judgement/checks';
 import type { UnitDescription } from '@brine/core/foundation/unit';
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
 import type { SettingValues } from '@brine/core/foundation/settings';
-import { advise, judge, tryVariant, tuningTask, variantsOf, type GoalId } from '@brine/core/judgement/tuning';
+import { judgement } from '@brine/core/judgement/verdict';
+import { advise, tryVariant, tuningTask, variantsOf, type GoalId } from '@brine/core/judgement/tuning';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
 import { jobProgramOf } from '../jobs/jobProgram.ts';
 
@@ -33,7 +34,7 @@ export function reviewJob({
 /** Judges one unit on its own box, and tunes it where a goal is given. Pure; seconds of work with a goal, a tenth without. */
 export function reviewUnit({ unit, values, display, goal }: UnitToReview): UnitJudged {
   return {
-    findings: judge(unit, values, display).map(({ code, severity, message, remedy }) => ({
+    findings: judgement({ unit, values, display }).findings.map(({ code, severity, message, remedy }) => ({
       code,
       severity,
       message,

@@ -1,3 +1,6 @@
+export { type FactId, factIds, type Facts, factWords, isFactId, usualFacts } from './facts/facts.ts';
+export { factsOfUnit } from './facts/factsOfUnit.ts';
+export { type ToolFactId, type ToolFacts, usualToolFacts } from './facts/toolFacts.ts';
 export { goods, type Goods, type GoodsId, goodsOf } from './goods.ts';
 export { describeSide, type SchoolId, schools, sideOf, type Sides } from './schools.ts';
 export {

@@ -2,6 +2,7 @@ import { readHeader, type FileProblem } from '../files/index.ts';
 import { dimensionOf, expectedForm, isQuantity, type Quantity } from '../quantities/index.ts';
 import { applications, isApplication, type Application } from '../settings/index.ts';
 import { goods, isGoodsId, type GoodsId } from './goods.ts';
+import { factWords, isFactId, type FactId } from './facts/facts.ts';
 import { schools, type SchoolId, type Sides } from './schools.ts';
 
 export const UNIT_FORMAT = 'brine-dial/unit@1';
@@ -65,6 +66,8 @@ export interface UnitDescription {
   readonly loads?: unknown;
   /** Types of probes that are already in the unit. */
   readonly probeTypes?: readonly string[];
+  /** What was measured or is known on site, by the ids of facts; in their own units, temperatures in °C. */
+  readonly facts?: Readonly<Partial<Record<FactId, number>>>;
   /** The control has to report over a bus. */
   readonly bus?: boolean;
 }
@@ -84,6 +87,7 @@ export function readUnit(data: unknown): UnitDescription | FileProblem {
     listed('displayUnit', unit['displayUnit'], ['celsius', 'fahrenheit']) ??
     ambientProblem(unit['ambient']) ??
     probeTypesProblem(unit['probeTypes']) ??
+    factsProblem(unit['facts']) ??
     sidesProblem('schools', unit['schools']) ??
     sidesProblem('companyDefaults', unit['companyDefaults']);
   return problem ?? (unit as unknown as UnitDescription);
@@ -118,6 +122,19 @@ function probeTypesProblem(value: unknown): FileProblem | null {
   if (value === undefined || (Array.isArray(value) && value.every((type) => typeof type === 'string')))
     return null;
   return { problem: true, field: 'probeTypes', message: 'expected a list of types such as ntc10k' };
+}
+
+function factsProblem(value: unknown): FileProblem | null {
+  if (value === undefined) return null;
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return { problem: true, field: 'facts', message: 'expected an object from facts to numbers' };
+  for (const [id, number] of Object.entries(value as Record<string, unknown>)) {
+    if (!isFactId(id)) return oneOf(`facts.${id}`, id, Object.keys(factWords));
+    const { from, to } = factWords[id];
+    if (typeof number !== 'number' || !(number >= from && number <= to))
+      return { problem: true, field: `facts.${id}`, message: `expected a number from ${from} to ${to}` };
+  }
+  return null;
 }
 
 function ambientProblem(value: unknown): FileProblem | null {

@@ -7,7 +7,8 @@ import {
   valueIn,
   type Quantity,
 } from '../../foundation/quantities/index.ts';
-import { describeSide } from '../../foundation/unit/index.ts';
+import { describeSide, factsOfUnit } from '../../foundation/unit/index.ts';
+import { tankOf } from '../../machines/tank/index.ts';
 import { differenceOf, temperatureAt, type Draft, type PlanBasis } from './planned.ts';
 
 /** How far cut-in stays below the goods' limit, so that door openings do not carry the air over it: K. Common practice. */
@@ -81,6 +82,7 @@ const OFF_CYCLE_FLOOR = { degF: 34, degC: 1 } as const;
 function coldest(basis: PlanBasis): number | null {
   if (basis.freezer) return null;
   const degrees = basis.fahrenheit ? 'degF' : 'degC';
+  if (basis.application === 'chilledWaterTank') return coldestWater(basis, degrees);
   const goodsFloor = basis.goods.min
     ? ceilTo(valueIn(basis.goods.min.value, degrees), 1)
     : Number.NEGATIVE_INFINITY;
@@ -88,6 +90,17 @@ function coldest(basis: PlanBasis): number | null {
     basis.unit.defrostMethod === 'offCycle' ? OFF_CYCLE_FLOOR[degrees] : Number.NEGATIVE_INFINITY;
   const floor = Math.max(goodsFloor, coilFloor);
   return Number.isFinite(floor) ? floor : null;
+}
+
+/** Kept above where the chiller ices, K: the water runs on a little below cut-out. */
+const ICE_ROOM_K = 1;
+
+/** The coldest cut-out of a tank: where its chiller's surface stays clear of ice, and what lives in it stands. */
+function coldestWater(basis: PlanBasis, degrees: 'degF' | 'degC'): number {
+  const tank = tankOf(factsOfUnit(basis.unit));
+  const clear = tank.freezing + tank.surfaceBelow + ICE_ROOM_K;
+  const least = basis.goods.min ? valueIn(basis.goods.min.value, degrees) : Number.NEGATIVE_INFINITY;
+  return ceilTo(Math.max(least, valueIn(quantity(clear, 'degC'), degrees)), 1);
 }
 
 function widthFor(basis: PlanBasis): Quantity {

@@ -1,3 +1,4 @@
+import { TurnCount } from '../../machines/simulation/stagesDay.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
@@ -15,7 +16,6 @@ import { pumpAdvice } from './humidity/pump.ts';
 import { rankPresets } from './presets/rank.ts';
 import type { FrostNote } from './report.ts';
 import { apartOf, twoBands } from './stages/bands.ts';
-import { turnoversOf } from './stages/report.ts';
 
 const day = (n: number) => new Date(Date.UTC(2026, 5, 1) + n * 86_400_000).toISOString();
 const wish = { low: 80, high: 88, runOn: 5 };
@@ -193,13 +193,15 @@ describe('two stages', () => {
   });
   test('the same action on both is no pair; turnovers are counted within the hour', () => {
     expect(apartOf({ heat: true, on: 1, off: 2 }, { heat: true, on: 3, off: 4 })).toBeNull();
-    const course = (gap: number) => [
-      { t: 0, first: true, second: false },
-      { t: 60, first: false, second: false },
-      { t: 60 + gap, first: false, second: true },
-    ];
-    expect(turnoversOf(course(600))).toBe(1);
-    expect(turnoversOf(course(4000))).toBe(0);
+    const course = (gap: number) => {
+      const turn = new TurnCount();
+      for (let t = 0; t < 60; t += 1) turn.second(t, true, false);
+      for (let t = 60; t < 60 + gap; t += 1) turn.second(t, false, false);
+      turn.second(60 + gap, false, true);
+      return turn.turnovers;
+    };
+    expect(course(600)).toBe(1);
+    expect(course(4000)).toBe(0);
   });
 });
 

@@ -1,5 +1,4 @@
 export { offsetIsEnough, onThePlate, type PairedOffset, pairedOffset } from './battery/pairedOffset.ts';
-export { type FactId, factIds, factWords, usualFacts } from './machineFacts.ts';
 export { bestPlace } from './frost/bestPlace.ts';
 export type { CoilLook, HumidityCourse } from './humidity/decide.ts';
 export {

@@ -4,14 +4,17 @@ import * as psychrolib from 'psychrolib';
 import { boxOf } from '../../machines/box/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import { batteryDays } from './battery/days.ts';
-import { usualToolFacts } from './facts.ts';
+import { usualToolFacts } from '../../foundation/unit/index.ts';
 import { coolingForInterval, cycleMinutes, cyclesPerDay, startsOfDay } from './glass/cycle.ts';
 import { dewPoint, glassSurface, heaterNeeded, sweatsFrom } from './glass/sweat.ts';
 import { corrected, meterHeat, straight } from './heatMeter/heat.ts';
 import { waterDensity, waterEnthalpy } from './heatMeter/water.ts';
 import { dryingCoil, wetBulb } from './humidity/coilDries.ts';
 import { freezingPoint, waterHeat } from '../../machines/tank/seaWater.ts';
-import { endsAt, runTank, secondsBetween, tankOf } from '../../machines/tank/tank.ts';
+import { endsAt, secondsBetween, tankOf } from '../../machines/tank/index.ts';
+import { stagesDay } from '../../machines/simulation/index.ts';
+import { plainUnit } from '../../../testing/units.ts';
+import { unitScenario } from '../tuning/index.ts';
 
 const psychro = ('default' in psychrolib ? psychrolib.default : psychrolib) as {
   SI: unknown;
@@ -39,6 +42,13 @@ describe('a tank of water', () => {
     'regulation.differentialPlacement': 'setpointIsCutOut',
   };
 
+  /** The day that forecast and tools show of this tank. */
+  const dayOf = (set: SettingValues, hours: number) => {
+    const scenario = unitScenario({ ...plainUnit('chilledWaterTank'), facts }, set, { hours });
+    if (typeof scenario === 'string') throw new Error(scenario);
+    return stagesDay(scenario);
+  };
+
   test('time between two temperatures against small steps of the balance (second implementation)', () => {
     let [water, seconds] = [10, 0];
     while (water > 8) {
@@ -49,11 +59,11 @@ describe('a tank of water', () => {
     expect(secondsBetween(tank, 8, 200, 0)).toBe(Infinity);
   });
   test('the run keeps the energy: chiller out, pump and room in (conservation)', () => {
-    const day = runTank(tank, facts, values, 48);
-    if (typeof day === 'string') throw new Error(day);
+    const day = dayOf(values, 48);
     const joules =
       3600 *
-      (48 * (tank.pump + tank.conductance * (tank.air - day.water.mean)) - day.chillerHours * tank.chiller);
+      (48 * (tank.pump + tank.conductance * (tank.air - day.figures.air.mean)) -
+        day.coolingHours * tank.chiller);
     // What is left is stored: no more than the band.
     expect(Math.abs(joules)).toBeLessThan(tank.heat * 2.6);
     expect(day.starts).toBeGreaterThan(0);
@@ -68,13 +78,11 @@ describe('a tank of water', () => {
       'stage2.differential': { value: 1, unit: 'K' },
       'stage2.differentialPlacement': 'setpointIsCutOut',
     });
-    const fights = runTank(tank, facts, stage2(2.5), 24);
-    const apart = runTank(tank, facts, stage2(-1), 24);
-    expect(fights).toMatchObject({ turnovers: expect.any(Number) });
-    if (typeof fights === 'string' || typeof apart === 'string') throw new Error('cannot run');
+    const fights = dayOf(stage2(2.5), 24);
+    const apart = dayOf(stage2(-1), 24);
     expect(fights.turnovers).toBeGreaterThan(5);
     expect(apart.turnovers).toBe(0);
-    expect(fights.kWh).toBeGreaterThan(apart.kWh * 2);
+    expect(fights.figures.kWhPerDay).toBeGreaterThan(apart.figures.kWhPerDay * 2);
   });
   test('without a machine it ends at the room and what the pump brings', () =>
     expect(endsAt(tank, 0)).toBeCloseTo(18 + 30 / tank.conductance, 9));

@@ -1,5 +1,5 @@
 import { PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
-import type { UnitDescription } from '../../foundation/unit/index.ts';
+import type { ToolFacts, UnitDescription } from '../../foundation/unit/index.ts';
 import type { CodeValue, ControllerDefinition } from '../../controllers/definitions/index.ts';
 import {
   printFor,
@@ -14,7 +14,6 @@ import {
 } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { Spread, StorageLimits } from '../../machines/simulation/index.ts';
-import type { ToolFacts } from './facts.ts';
 import type { HumidityCourse } from './humidity/decide.ts';
 
 /** A line of a table: what was tried or found. With `values` or a `code` it can be taken into the plan. */

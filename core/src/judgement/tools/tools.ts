@@ -2,7 +2,7 @@ import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { settingsOf, type ControllerDefinition } from '../../controllers/definitions/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 import { batteryReport } from './battery/report.ts';
-import type { ToolFactId } from './facts.ts';
+import type { ToolFactId } from '../../foundation/unit/index.ts';
 import { frostReport } from './frost/report.ts';
 import { glassReport } from './glass/report.ts';
 import { heatMeterReport } from './heatMeter/report.ts';

@@ -1,7 +1,9 @@
-import { goods, type UnitDescription } from '../../foundation/unit/index.ts';
-import { controlConfig, type BoxChoice } from '../../machines/box/index.ts';
+import { factsOfUnit, goods, type UnitDescription } from '../../foundation/unit/index.ts';
+import { boxOf, controlConfig, type BoxChoice } from '../../machines/box/index.ts';
+import { engineOf } from '../../machines/engine/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
 import { isHeated, type SettingValues } from '../../foundation/settings/index.ts';
+import { tankOf } from '../../machines/tank/index.ts';
 import type { DoorUse, Fault, FaultKind, Scenario } from '../../machines/simulation/index.ts';
 
 const HOUR = 3600;
@@ -33,7 +35,9 @@ export function unitScenario(
   return {
     config,
     template: unit.application,
-    choice: choiceOf(unit),
+    choice: { ...choiceOf(unit), ...heaterOf(unit, values) },
+    ...(unit.application === 'chilledWaterTank' && { tank: tankOf(factsOfUnit(unit)) }),
+    ...engineFor(unit, values),
     doorUse,
     faults,
     seconds: Math.round(hours * HOUR),
@@ -53,6 +57,27 @@ function choiceOf(unit: UnitDescription): BoxChoice {
     ...(inside !== null && { inside }),
     clearing: unit.defrostMethod,
     ...(isQuantity(unit.ambient) && { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) }),
+  };
+}
+
+/** A second stage that heats a box that has no heater by its kind: the one that was found there. */
+function heaterOf(unit: UnitDescription, values: SettingValues): BoxChoice {
+  const heats = values['stage2.function'] === 'thermostat' && values['stage2.action'] === 'heat';
+  return heats ? { airHeater: factsOfUnit(unit).heaterWatts } : {};
+}
+
+/** Hot gas heats with about half of what the unit cools (common practice). */
+const HEATING_SHARE = 0.5;
+
+/** The engine of a transport unit, once its run mode is set: it cools and heats towards the set point. */
+function engineFor(unit: UnitDescription, values: SettingValues): Partial<Scenario> {
+  if (unit.application !== 'transportUnit' || values['transport.runMode'] === undefined) return {};
+  const engine = engineOf(values);
+  if (typeof engine === 'string') return {};
+  const choice = choiceOf(unit);
+  return {
+    engine,
+    choice: { ...choice, airHeater: boxOf('transportUnit', choice).capacity * HEATING_SHARE },
   };
 }
 

@@ -9,6 +9,7 @@ export { stepBox } from './plant/box.ts';
 export type { BoxParameters } from './plant/boxParameters.ts';
 export { type BoxDrive, BoxFlows, BoxState, driveAtRest, restingBox } from './plant/boxState.ts';
 export { boxWork } from './plant/boxWork.ts';
+export { flowAt, stateAt } from './plant/places.ts';
 export { doorFlow } from './plant/infiltration.ts';
 export { humidityRatio, saturatedRatio, saturationPressure } from './plant/moistAir.ts';
 export { type BoxChoice, boxOf, insideOf } from './plant/boxOf.ts';

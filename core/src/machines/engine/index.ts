@@ -1,3 +1,3 @@
 export { type EngineConfig, engineOf } from './engineConfig.ts';
-export { engineAtRest } from './engineState.ts';
-export { tickEngine } from './tickEngine.ts';
+export { engineAtRest, type EngineState } from './engineState.ts';
+export { type EngineEvent, tickEngine } from './tickEngine.ts';

@@ -9,4 +9,5 @@ export { type Fault, type FaultKind, readScenario, type Scenario } from './scena
 export { seriesCsv } from './seriesCsv.ts';
 export { type Sample, simulate, type Simulated } from './simulate.ts';
 export { readVary, sweep } from './sweep.ts';
+export { type Pour, type StagesDay, stagesDay } from './stagesDay.ts';
 export { UnitRun } from './unitRun.ts';

@@ -4,6 +4,8 @@ import { fileProblem, isFileProblem, readHeader, type FileProblem } from '../../
 import { templateIds, useFactors, type BoxChoice, type DoorUse, type TemplateId } from '../box/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
 import { readSettingsFile } from '../../foundation/settings/index.ts';
+import type { EngineConfig } from '../engine/index.ts';
+import type { Tank } from '../tank/index.ts';
 import type { StorageLimits } from './figures.ts';
 
 export const SCENARIO_FORMAT = 'brine-dial/scenario';
@@ -37,6 +39,10 @@ export interface Scenario {
   readonly config: ControlConfig;
   readonly template: TemplateId;
   readonly choice: BoxChoice;
+  /** A tank of water stands in the place of the box. */
+  readonly tank?: Tank;
+  /** A transport engine drives the box: it decides on cooling, heating and fan, the control on defrosts and alarms. */
+  readonly engine?: EngineConfig;
   readonly doorUse: DoorUse;
   readonly faults: readonly Fault[];
   readonly seconds: number;

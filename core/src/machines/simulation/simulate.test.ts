@@ -148,7 +148,8 @@ function suited(id: TemplateId): object {
   };
 }
 
-describe.each(templateIds)('%s at its design ambient', (id) => {
+// A tank of water has a plant of its own: machines/tank.
+describe.each(templateIds.filter((id) => id !== 'chilledWaterTank'))('%s at its design ambient', (id) => {
   const { inside, defrost, ambient } = templates[id];
   const of = scenario(
     { plant: { template: id }, hours: 24 },

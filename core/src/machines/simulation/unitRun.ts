@@ -28,10 +28,15 @@ import {
   type BoxParameters,
   type BoxState,
 } from '../box/index.ts';
+import { engineAtRest, tickEngine, type EngineEvent, type EngineState } from '../engine/index.ts';
+import { pourInto, stepTank } from '../tank/index.ts';
 import { doorOf } from './doors.ts';
 import { FigureCount } from './figures.ts';
 import type { Fault, FaultKind, Scenario } from './scenario.ts';
 import type { Sample } from './simulate.ts';
+
+/** A tank is looked at from just above its set point on, K. */
+const TANK_BEGINS = 0.5;
 
 /**
  * A control and its box, second by second: a simulation runs through one, a practice panel has one behind it. Settings may be exchanged and keys pressed on the way.
@@ -48,6 +53,7 @@ export class UnitRun {
   private readonly drive: BoxDrive;
   private readonly inputs: ControlInputs;
   private heats: boolean;
+  private readonly engine: EngineState | null;
   private counting = false;
   /** Second of the run: the control's own time begins anew after a power cut. */
   private now = 0;
@@ -73,11 +79,15 @@ export class UnitRun {
     this.config = scenario.config;
     this.stride = stride;
     const t = templates[scenario.template];
-    const { ambient = t.ambient, humidity } = scenario.choice;
+    const { ambient = scenario.tank?.air ?? t.ambient, humidity } = scenario.choice;
     this.box = boxOf(scenario.template, { goodsIn: useFactors[scenario.doorUse], ...scenario.choice });
-    const inside = scenario.startAt ?? insideOf(scenario.template, scenario.choice);
+    const { tank } = scenario;
+    const inside =
+      scenario.startAt ??
+      (tank ? scenario.config.setpoint + TANK_BEGINS : insideOf(scenario.template, scenario.choice));
     this.state = restingBox(inside);
     this.control = powerUp(scenario.config.setpoint);
+    this.engine = scenario.engine ? engineAtRest(scenario.engine.setpoint) : null;
     this.door = doorOf(scenario.template, scenario.doorUse);
     const begins = (scenario.startOfDay - scenario.warmUp) % SECONDS_PER_DAY;
     this.secondOfDay = begins < 0 ? begins + SECONDS_PER_DAY : begins;
@@ -145,7 +155,7 @@ export class UnitRun {
     inputs.coil =
       this.config.stage2.bySecond && !this.config.probes.coilPresent ? state.productSlow : state.coilProbe;
     inputs.timeOfDay = secondOfDay;
-    inputs.doorOpen = this.door(secondOfDay);
+    inputs.doorOpen = scenario.tank === undefined && this.door(secondOfDay);
     const power = scenario.faults.length === 0 || this.applyFaults(t);
     if (power) {
       if (this.dark) {
@@ -171,10 +181,16 @@ export class UnitRun {
     } else if (!this.dark) this.goDark();
     const { out, phase } = this.control;
     const hotGas = power && phase === 'defrost' && this.config.defrost.method === 'hotGas';
-    const compressor = power && out.compressor && !this.heats;
-    const airHeater = power && ((out.compressor && this.heats) || (out.stage2 && this.config.stage2.heat));
+    let compressor = power && out.compressor && !this.heats;
+    let airHeater = power && ((out.compressor && this.heats) || (out.stage2 && this.config.stage2.heat));
     const heater = power && out.defrost && !hotGas;
-    const fan = power && out.fan;
+    let fan = power && out.fan;
+    if (this.engine && power) {
+      const action = this.tickEngine();
+      compressor = hotGas || action === 'cool';
+      airHeater = action === 'heat';
+      fan = fan && this.engine.engine;
+    }
     if (
       compressor !== drive.compressor ||
       heater !== drive.heater ||
@@ -198,12 +214,33 @@ export class UnitRun {
     if (this.behind >= this.stride) this.advance();
   }
 
+  /** What the engine does in this second; a defrost holds it from cooling and heating. */
+  private tickEngine(): 'cool' | 'heat' | 'none' {
+    const engine = this.engine!;
+    // An engine is looked at every second.
+    this.quiet.seconds = 0;
+    tickEngine(this.scenario.engine!, engine, { air: this.inputs.air, commands: [] }, this.emitEngine);
+    return this.control.phase === 'regulate' ? engine.action : 'none';
+  }
+
+  private readonly emitEngine = (event: EngineEvent): void => {
+    if (event.kind === 'engine')
+      this.tell({ t: this.now, kind: 'compressor', value: event.value === true, reason: event.reason ?? 'demand' });
+  };
+
+  /** Water poured into a tank: a share of what is there. */
+  pour(share: number, celsius: number): void {
+    this.advance();
+    pourInto(this.state, share, celsius);
+  }
+
   /** Brings the box to the control's time. */
   advance(): void {
     const { behind, drive, state } = this;
     if (behind === 0) return;
     this.behind = 0;
-    stepBox(this.box, state, drive, behind, this.flows, this.work);
+    if (this.scenario.tank) stepTank(this.scenario.tank, state, drive, behind, this.flows);
+    else stepBox(this.box, state, drive, behind, this.flows, this.work);
     if (this.counting) this.count.add(state, this.phase, drive, behind);
   }
 
@@ -226,6 +263,12 @@ export class UnitRun {
   }
 
   private readonly emit = (event: ControlEvent): void => {
+    // With an engine the control's own call starts nothing.
+    if (this.engine && (event.kind === 'compressor' || event.kind === 'held')) return;
+    this.tell(event);
+  };
+
+  private tell(event: ControlEvent): void {
     if (!this.counting) {
       this.count.eventBefore(event);
       return;
@@ -233,7 +276,7 @@ export class UnitRun {
     const told = { ...event, t: this.now };
     this.events.push(told);
     this.count.event(told);
-  };
+  }
 
   /** The power goes: the control cannot say so itself, but its outputs and its phase are over all the same. */
   private goDark(): void {

@@ -1,1 +1,1 @@
-export { endsAt, type Pour, runTank, secondsBetween, tankOf } from './tank.ts';
+export { endsAt, pourInto, secondsBetween, stepTank, type Tank, type TankFacts, tankOf } from './tank.ts';

@@ -1,13 +1,10 @@
-import { SECONDS_PER_DAY, JOULES_PER_KWH } from '../../foundation/limits/index.ts';
 import {
-  controlConfig,
-  powerUp,
-  tick,
-  type ControlConfig,
-  type ControlEvent,
-  type ControlInputs,
+  type BoxDrive,
+  type BoxFlows,
+  type BoxState,
+  stateAt,
+  flowAt,
 } from '../box/index.ts';
-import type { SettingValues } from '../../foundation/settings/index.ts';
 import { freezingPoint, waterHeat } from './seaWater.ts';
 
 /** Cold surface to stirred water, W/(m²·K); a still tank has a third of it. From memory (free to forced convection in water). */
@@ -67,101 +64,36 @@ export function secondsBetween(tank: Tank, from: number, to: number, watts: numb
   return ratio >= 1 ? (tank.heat / tank.conductance) * Math.log(ratio) : Infinity;
 }
 
-/** What a run of the control on the tank comes to. */
-export interface TankRun {
-  readonly water: { readonly min: number; readonly mean: number; readonly max: number };
-  readonly starts: number;
-  readonly chillerHours: number;
-  readonly heaterHours: number;
-  /** Times the heater began within an hour after the chiller, or the other way: the two fight. */
-  readonly turnovers: number;
-  readonly alarms: number;
-  readonly kWh: number;
+/** What a small chiller draws: a third of what it takes out (common practice). */
+const DRAWN = 1 / 3;
+
+/**
+ * One step of a tank: the water goes exponentially towards where chiller, heater, pump and room lead it, so any step is exact under one drive. Kept in a box's
+ * state, the water as its air and as what stands in it, so that the same control, the same figures and the same pictures work on it.
+ */
+export function stepTank(tank: Tank, state: BoxState, d: BoxDrive, dt: number, flows: BoxFlows): void {
+  const s = state.at;
+  const chills = d.compressor ? tank.chiller * d.capacityFactor : 0;
+  const heats = d.airHeater ? tank.heater * d.heaterFactor : 0;
+  const end = d.ambient + (tank.pump + heats - chills) / tank.conductance;
+  const before = s[stateAt.AIR]!;
+  const water = end + (before - end) * Math.exp((-tank.conductance * dt) / tank.heat);
+  s[stateAt.AIR] = water;
+  s[stateAt.WALL] = water;
+  s[stateAt.PRODUCT_FAST] = water;
+  s[stateAt.PRODUCT_SLOW] = water;
+  s[stateAt.ZONE_ONE] = chills > 0 ? water - (tank.surfaceBelow * chills) / tank.chiller : water;
+  s[stateAt.COIL_PROBE] = s[stateAt.ZONE_ONE]!;
+  s[stateAt.PROBE]! += (water - s[stateAt.PROBE]!) * (1 - Math.exp(-dt / POCKET_LAG));
+  flows.at[flowAt.HEAT]! += tank.heat * (water - before);
+  if (d.compressor) flows.at[flowAt.COMPRESSOR_JOULES]! += tank.chiller * DRAWN * dt;
+  flows.at[flowAt.OTHER_JOULES]! += (heats + tank.pump) * dt;
 }
 
-/** Warm or cold water poured in: litres of so many °C at a second. */
-export interface Pour {
-  readonly at: number;
-  readonly litres: number;
-  readonly celsius: number;
-}
-
-/** Runs the control on the tank, a second a step, from its set point on. A sentence where nothing can be regulated. */
-export function runTank(
-  tank: Tank,
-  facts: TankFacts,
-  values: SettingValues,
-  hours: number,
-  pours: readonly Pour[] = [],
-): TankRun | string {
-  const config = controlConfig(values);
-  return typeof config === 'string' ? config : run(tank, facts, config, hours, pours);
-}
-
-function run(
-  tank: Tank,
-  facts: TankFacts,
-  config: ControlConfig,
-  hours: number,
-  pours: readonly Pour[],
-): TankRun {
-  const state = powerUp(config.setpoint);
-  let water = config.setpoint + 0.5;
-  let probe = water;
-  let [min, max, sum] = [Infinity, -Infinity, 0];
-  let [starts, chilled, heated, alarms, turnovers] = [0, 0, 0, 0, 0];
-  let [lastCooled, lastHeated, before] = [-Infinity, -Infinity, ''];
-  const emit = (event: ControlEvent) => {
-    if (event.kind === 'compressor' && event.value === true) starts += 1;
-    if (event.kind === 'alarmCause' && event.value === true) alarms += 1;
-  };
-  const inputs = {
-    air: probe,
-    coil: null,
-    coil2: null,
-    doorOpen: false,
-    alarmInput: false,
-    timeOfDay: 0,
-    commands: [],
-  } as ControlInputs;
-  const seconds = Math.round(hours * 3600);
-  const lag = 1 - Math.exp(-1 / POCKET_LAG);
-  for (let t = 0; t < seconds; t += 1) {
-    inputs.air = probe;
-    inputs.timeOfDay = t % SECONDS_PER_DAY;
-    tick(config, state, inputs, emit);
-    const first = state.out.compressor;
-    const second = state.out.stage2 && config.stage2.function === 'thermostat';
-    const cools = (first && !config.stage.heat) || (second && !config.stage2.heat);
-    const heats = (first && config.stage.heat) || (second && config.stage2.heat);
-    const end = endsAt(tank, (heats ? tank.heater : 0) - (cools ? tank.chiller : 0));
-    water = end + (water - end) * Math.exp(-tank.conductance / tank.heat);
-    for (const pour of pours)
-      if (pour.at === t) {
-        const share = pour.litres / facts.waterLitres;
-        water = (water + share * pour.celsius) / (1 + share);
-      }
-    probe += (water - probe) * lag;
-    if (water < min) min = water;
-    if (water > max) max = water;
-    sum += water;
-    const now = cools ? 'cool' : heats ? 'heat' : '';
-    if (now === 'cool' && before !== 'cool' && t - lastHeated < 3600) turnovers += 1;
-    if (now === 'heat' && before !== 'heat' && t - lastCooled < 3600) turnovers += 1;
-    before = now;
-    if (cools) [chilled, lastCooled] = [chilled + 1, t];
-    if (heats) [heated, lastHeated] = [heated + 1, t];
-  }
-  return {
-    water: { min, mean: sum / seconds, max },
-    starts,
-    chillerHours: chilled / 3600,
-    heaterHours: heated / 3600,
-    turnovers,
-    alarms,
-    // What a small chiller draws: a third of what it takes out (common practice).
-    kWh:
-      (((chilled / 3) * tank.chiller + heated * tank.heater + seconds * tank.pump) / JOULES_PER_KWH) *
-      (24 / hours),
-  };
+/** Warm or cold water poured in: a share of what is there, of so many °C. */
+export function pourInto(state: BoxState, share: number, celsius: number): void {
+  const water = (state.air + share * celsius) / (1 + share);
+  state.air = water;
+  state.productFast = water;
+  state.productSlow = water;
 }

@@ -1,16 +1,21 @@
-import type { CondenserChoice, OutdoorDay } from '../../machines/condenser/index.ts';
-import { usualFacts, type FactId, type FrostNote, type HumidityCourse } from '../../judgement/tools/index.ts';
+import {
+  factsOfUnit,
+  usualFacts,
+  type Facts,
+  type UnitDescription,
+} from '../../foundation/unit/index.ts';
+import type { FrostNote, HumidityCourse } from '../../judgement/tools/index.ts';
 import { allStanding, type JobState } from '../fold/index.ts';
 
-export type Facts = Readonly<Record<FactId, number>>;
-
-/** The facts of a job: what was typed, else what is usual. */
-export function factsOf(state: JobState): Facts {
-  const typed = Object.fromEntries(
+/** Facts as they were typed. */
+export const typedFacts = (state: JobState): NonNullable<UnitDescription['facts']> =>
+  Object.fromEntries(
     allStanding(state, 'fact').flatMap((f) => (f.value === null ? [] : [[f.fact, f.value]])),
   );
-  return { ...usualFacts, ...typed };
-}
+
+/** The facts of a job: what was typed, else what its unit says, else what is usual. */
+export const factsOf = (state: JobState, unit: UnitDescription | null): Facts =>
+  unit ? factsOfUnit({ ...unit, facts: typedFacts(state) }) : { ...usualFacts, ...typedFacts(state) };
 
 /** Frost as it was noted on the coil's face. */
 export const frostOf = (state: JobState): readonly FrostNote[] =>
@@ -26,20 +31,4 @@ export const humidityOf = (state: JobState): HumidityCourse => ({
   steps: allStanding(state, 'runOnStep')
     .flatMap((s) => (s.minutes === null ? [] : [{ at: s.doneAt, minutes: s.minutes }]))
     .toSorted((a, b) => a.at.localeCompare(b.at)),
-});
-
-/** The condenser they describe. */
-export const condenserChoice = (facts: Facts, refrigerant: string): CondenserChoice => ({
-  kilowatts: facts.condenserKilowatts,
-  compressors: facts.condenserCompressors,
-  fans: facts.condenserFans,
-  fanWatts: facts.condenserFanWatts,
-  evaporating: facts.condenserEvaporating,
-  refrigerant,
-  dirty: facts.condenserDirty > 0,
-});
-
-export const outdoorDay = (facts: Facts): OutdoorDay => ({
-  low: Math.min(facts.outdoorLow, facts.outdoorHigh),
-  high: Math.max(facts.outdoorLow, facts.outdoorHigh),
 });

@@ -1,4 +1,4 @@
-export { condenserChoice, factsOf, frostOf, humidityOf, outdoorDay } from './facts.ts';
+export { factsOf, frostOf, humidityOf } from './facts.ts';
 export { type ChosenValue, defaultDecision, type Program, programOf, type ProgramRow } from './program.ts';
 export { byGroup, followUpOfSkipped, type Proving, provingOf, type RunTest, tally } from './proving.ts';
 export {

@@ -7,7 +7,7 @@ import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import { questionsFor } from '../../judgement/survey/index.ts';
 import type { EntryBody } from '../entries/index.ts';
-import { usualFacts } from '../../judgement/tools/index.ts';
+import { usualFacts } from '../../foundation/unit/index.ts';
 import { factsOf } from './facts.ts';
 import { fold } from '../fold/index.ts';
 import { openQuestions, unitOf } from './survey.ts';

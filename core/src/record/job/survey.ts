@@ -7,6 +7,7 @@ import {
   type SheetRow,
 } from '../../controllers/definitions/index.ts';
 import { isFileProblem } from '../../foundation/files/index.ts';
+import { typedFacts } from './facts.ts';
 import { isApplication, isMachine } from '../../foundation/settings/index.ts';
 import { allStanding, standing, type JobState } from '../fold/index.ts';
 import { questionsFor, type Question, type QuestionId } from '../../judgement/survey/index.ts';
@@ -50,7 +51,17 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
   const application = answers.get('application');
   const unasked =
     isApplication(application) && isMachine(application) ? { goods: 'nothing', defrostMethod: 'none' } : {};
-  const unit = readUnit({ format: UNIT_FORMAT, name, ...fields, ...unasked, schools, companyDefaults });
+  const facts = typedFacts(state);
+  const measured = Object.keys(facts).length > 0 ? { facts } : {};
+  const unit = readUnit({
+    format: UNIT_FORMAT,
+    name,
+    ...fields,
+    ...unasked,
+    ...measured,
+    schools,
+    companyDefaults,
+  });
   return isFileProblem(unit) ? null : unit;
 }
 

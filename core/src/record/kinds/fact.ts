@@ -1,5 +1,5 @@
 import type { Fact } from '@brine/contract/entries';
-import { factWords } from '../../judgement/tools/index.ts';
+import { factWords } from '../../foundation/unit/index.ts';
 import type { KindOfEntry } from './kind.ts';
 
 export const fact: KindOfEntry<Fact> = {

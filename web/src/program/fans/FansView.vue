@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { lowestCondensing } from '@brine/core/foundation/refrigerants';
 import type { SettingValues } from '@brine/core/foundation/settings';
-import type { FactId } from '@brine/core/judgement/tools';
+import type { FactId } from '@brine/core/foundation/unit';
 import FactField from '../../shared/job/FactField.vue';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useDisplay } from '../../shared/display/displayStore.ts';

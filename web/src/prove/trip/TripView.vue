@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { runModeFor } from '@brine/core/judgement/plan';
 import { factsOf, tripOf } from '@brine/core/record/job';
-import type { FactId } from '@brine/core/judgement/tools';
+import type { FactId } from '@brine/core/foundation/unit';
 import { isQuantity, printFor, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { STARTS_BY_ITSELF, judgeTrip, preCool, tripStageNames } from '@brine/core/judgement/transport';
 import FactField from '../../shared/job/FactField.vue';

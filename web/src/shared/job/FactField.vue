@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { factWords, type FactId } from '@brine/core/judgement/tools';
+import { factWords, type FactId } from '@brine/core/foundation/unit';
 import { parseNumber, printFor, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../display/displayStore.ts';
 import { readTemperature } from '../display/readTemperature.ts';

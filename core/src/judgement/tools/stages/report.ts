@@ -1,5 +1,5 @@
 import { bandOf, controlConfig } from '../../../machines/box/index.ts';
-import { simulate } from '../../../machines/simulation/index.ts';
+import { stagesDay } from '../../../machines/simulation/index.ts';
 import type { SettingId, SettingValues } from '../../../foundation/settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
 import {
@@ -13,7 +13,6 @@ import {
   type ToolRow,
   type ToolWork,
 } from '../report.ts';
-import { runTank, tankOf } from '../../../machines/tank/index.ts';
 import { twoBands, type TwoBands } from './bands.ts';
 
 /** Overshoot that has to find room after a stop, K (common practice: a probe and a coil run on). */
@@ -129,49 +128,16 @@ function tryDeadBand(input: ToolInput, deadBand: number): Trial | string {
   const config = controlConfig(all);
   if (typeof config === 'string') return config;
   const bands = twoBands(config)!;
-  if (input.unit.application === 'chilledWaterTank') {
-    const day = runTank(tankOf(input.facts), input.facts, all, 24);
-    if (typeof day === 'string') return day;
-    return {
-      deadBand,
-      set,
-      bands,
-      turnovers: day.turnovers,
-      least: day.water.min,
-      most: day.water.max,
-      kWh: day.kWh,
-    };
-  }
-  const scenario = unitScenario(input.unit, all);
+  const scenario = unitScenario({ ...input.unit, facts: input.facts }, all);
   if (typeof scenario === 'string') return scenario;
-  const choice = { ...scenario.choice, airHeater: input.facts.heaterWatts };
-  const { figures, series } = simulate({ ...scenario, choice }, { stride: 5, sampleEvery: 30 })!;
+  const { figures, turnovers } = stagesDay(scenario);
   return {
     deadBand,
     set,
     bands,
-    turnovers: turnoversOf(
-      series.map(({ t, compressor, stage2 }) => ({ t, first: compressor, second: stage2 })),
-    ),
+    turnovers,
     least: figures.air.min,
     most: figures.air.max,
     kWh: figures.kWhPerDay,
   };
-}
-
-/** How often one output begins within an hour after the other ended. */
-export function turnoversOf(
-  series: readonly { readonly t: number; readonly first: boolean; readonly second: boolean }[],
-): number {
-  const last = { first: -Infinity, second: -Infinity };
-  let before = { first: false, second: false };
-  let count = 0;
-  for (const s of series) {
-    if (s.first && !before.first && s.t - last.second < 3600) count += 1;
-    if (s.second && !before.second && s.t - last.first < 3600) count += 1;
-    if (s.first) last.first = s.t;
-    if (s.second) last.second = s.t;
-    before = s;
-  }
-  return count;
 }

@@ -12,14 +12,16 @@ import {
   type ToolRow,
   type ToolWork,
 } from '../report.ts';
-import { endsAt, runTank, secondsBetween, tankOf, type Pour } from '../../../machines/tank/index.ts';
+import { endsAt, secondsBetween, tankOf } from '../../../machines/tank/index.ts';
+import { stagesDay, type Pour } from '../../../machines/simulation/index.ts';
+import { unitScenario } from '../../tuning/index.ts';
 
 /** Ice is feared this near to freezing, K: a surface is not everywhere the same. */
 const ICE_MARGIN = 0.5;
 /** A day's delivery: a tenth of the water at the air's temperature, at nine. */
 const poured = (input: ToolInput): Pour => ({
   at: 9 * 3600,
-  litres: input.facts.waterLitres / 10,
+  share: 0.1,
   celsius: input.facts.roomAir,
 });
 const beyondSwing = [0.5, 1, 2];
@@ -29,38 +31,41 @@ const delays = [0, 30, 60];
 export const waterReport: ToolWork = (input, progress) => {
   const { facts, values, display } = input;
   const tank = tankOf(facts);
-  const day = runTank(tank, facts, values, 24);
-  if (typeof day === 'string') return day;
+  const asTold = (set: SettingValues) => unitScenario({ ...input.unit, facts }, { ...values, ...set });
+  const scenario = asTold({});
+  if (typeof scenario === 'string') return scenario;
+  const day = stagesDay(scenario);
+  const water = day.figures.air;
   const k = (value: number) => shownKelvin(value, display);
   const c = (value: number) => shownCelsius(value, display);
-  const surface = day.water.min - tank.surfaceBelow;
+  const surface = water.min - tank.surfaceBelow;
   const iced = surface < tank.freezing + ICE_MARGIN;
   const lowest = tank.freezing + ICE_MARGIN + tank.surfaceBelow;
   const perHour = (watts: number) =>
-    ((tank.pump + watts + tank.conductance * (tank.air - day.water.mean)) / tank.heat) * 3600;
+    ((tank.pump + watts + tank.conductance * (tank.air - water.mean)) / tank.heat) * 3600;
   const limit = goodsOf(input.unit.goods).max;
   const goodsAt = limit ? baseValue(limit.value) : null;
 
   const trials = tryAll(
     beyondSwing.flatMap((beyond) => delays.map((delay) => ({ beyond, delay }))),
     ({ beyond, delay }) => {
-      const high = day.water.max + beyond;
-      const set = limitValues(input, high, day.water.min - beyond, delay);
-      const busy = runTank(tank, facts, { ...values, ...set }, 24, [poured(input)]);
-      const reaches = secondsBetween(tank, day.water.mean, high, 0) / 60;
+      const high = water.max + beyond;
+      const set = limitValues(input, high, water.min - beyond, delay);
+      const busy = asTold(set);
+      const reaches = secondsBetween(tank, water.mean, high, 0) / 60;
       return {
         high,
-        low: day.water.min - beyond,
+        low: water.min - beyond,
         delay,
         set,
-        nags: typeof busy === 'string' ? 0 : busy.alarms,
+        nags: typeof busy === 'string' ? 0 : stagesDay(busy, [poured(input)]).alarms,
         called: reaches + delay,
       };
     },
     progress,
   );
   if (trials === null || typeof trials === 'string') return trials;
-  const goodsMinutes = goodsAt === null ? Infinity : secondsBetween(tank, day.water.mean, goodsAt, 0) / 60;
+  const goodsMinutes = goodsAt === null ? Infinity : secondsBetween(tank, water.mean, goodsAt, 0) / 60;
   const sound = trials.filter((t) => t.nags === 0 && t.called < goodsMinutes);
   const best = sound.toSorted((a, b) => a.called - b.called)[0];
   const rows = trials.map((t): ToolRow => ({
@@ -74,7 +79,7 @@ export const waterReport: ToolWork = (input, progress) => {
     best: t === best,
     off: t.nags > 0 || t.called >= goodsMinutes,
     values: t.set,
-    why: `swing of the water ${c(day.water.min)} to ${c(day.water.max)} and ${k(t.high - day.water.max)} beyond; no alarm on a day with a delivery`,
+    why: `swing of the water ${c(water.min)} to ${c(water.max)} and ${k(t.high - water.max)} beyond; no alarm on a day with a delivery`,
   }));
   return {
     answer: iced
@@ -82,7 +87,7 @@ export const waterReport: ToolWork = (input, progress) => {
       : `No ice at the chiller: its surface is at ${c(surface)}, this water freezes at ${c(tank.freezing)}.`,
     words: [
       `Water answers slowly: the chiller pulls ${k(-perHour(-tank.chiller))} an hour, the room warms it ${k(perHour(0))} an hour, the heater ${k(perHour(tank.heater))} an hour. Wait an hour after a change before you judge it.`,
-      `A day: ${day.starts === 1 ? 'one start' : `${day.starts} starts`} of the first output, chiller ${figure(day.chillerHours, 'h')}, heater ${figure(day.heaterHours, 'h')}, water ${c(day.water.min)} to ${c(day.water.max)}, ${figure(day.kWh, 'kWh')}.`,
+      `A day: ${day.starts === 1 ? 'one start' : `${day.starts} starts`} of the first output, chiller ${figure(day.coolingHours, 'h')}, heater ${figure(day.heatingHours, 'h')}, water ${c(water.min)} to ${c(water.max)}, ${figure(day.figures.kWhPerDay, 'kWh')}.`,
       day.turnovers > 0
         ? `Chiller and heater follow each other within the hour ${day.turnovers} times: widen the dead band.`
         : 'Chiller and heater do not follow each other within an hour.',

@@ -8,16 +8,21 @@ import {
   type SettingValues,
 } from '../../foundation/settings/index.ts';
 import { units } from '../../../testing/runs.ts';
+import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { plainUnit } from '../../../testing/units.ts';
-import { simulatedFindings } from './simulatedFindings.ts';
+import { judgement } from './verdict.ts';
 
 const { c, k, min } = { ...units, min: (value: number) => ({ value, unit: 'min' as const }) };
+/** What the day says, without the rules. */
+const ofTheRun = (unit: UnitDescription, values: SettingValues) => {
+  const { findings: all, problem } = judgement({ unit, values });
+  if (problem !== null) throw new Error(problem);
+  return all.filter((f) => f.by === 'run');
+};
 const findings = (application: Application, change: SettingValues = {}) => {
   const unit = plainUnit(application);
   const values = { ...valuesOf(plan(unit)), ...change };
-  const found = simulatedFindings(unit, values);
-  if (typeof found === 'string') throw new Error(found);
-  return { unit, values, found };
+  return { unit, values, found: ofTheRun(unit, values) };
 };
 
 test.each(applications.filter((one) => !isMachine(one)))(
@@ -65,11 +70,12 @@ describe('a mistake that only a run can tell is found, and its remedy takes it a
     expect(found.map((f) => f.code)).toContain(code);
     expect(inWords(finding!.message)).toMatch(/\d/);
     expect(finding!.remedy).not.toBeNull();
-    const after = simulatedFindings(unit, { ...values, ...finding!.remedy!.values });
-    expect(typeof after === 'string' ? after : after.map((f) => f.code)).not.toContain(code);
+    if (!('values' in finding!.remedy!)) throw new Error('expected values');
+    const after = ofTheRun(unit, { ...values, ...finding!.remedy.values });
+    expect(after.map((f) => f.code)).not.toContain(code);
   });
 });
 
 test('nothing to run: a sentence', () => {
-  expect(simulatedFindings(plainUnit('walkInCooler'), {})).toContain('expected a set point');
+  expect(judgement({ unit: plainUnit('walkInCooler'), values: {} }).problem).toContain('expected a set point');
 });

@@ -1,4 +1,4 @@
-import { isQuantity, quantity } from '../../foundation/quantities/index.ts';
+import { baseValue, isQuantity, quantity } from '../../foundation/quantities/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 
 /** A quantity moved by steps of its own display: degrees, minutes, hours. */
@@ -36,13 +36,34 @@ export const both = (
   two: readonly SettingValues[],
 ): readonly SettingValues[] => one.flatMap((a) => two.map((b) => ({ ...a, ...b })));
 
+/** Off-cycle defrost where none was set, every so many hours. */
+const offCycle = (hours: number): SettingValues => ({
+  'defrost.method': 'offCycle',
+  'defrost.initiation': 'interval',
+  'defrost.interval': quantity(hours, 'h'),
+  'defrost.termination': 'time',
+  'defrost.maxDuration': quantity(30, 'min'),
+  'defrost.drainTime': quantity(2, 'min'),
+  'fans.whileDefrost': 'run',
+});
+
+/** Never more than one defrost in two hours. */
+const longEnough = (change: SettingValues): boolean => {
+  const interval = change['defrost.interval'];
+  return isQuantity(interval) && baseValue(interval) >= 7200;
+};
+
 /** What clears a coil better: warmer, longer, more often. */
 export function clearingChanges(v: SettingValues): readonly SettingValues[] {
+  const method = v['defrost.method'];
+  if (method === undefined || method === 'none') return [offCycle(6), offCycle(4)];
   return [
+    ...(v['fans.whileDefrost'] === 'stop' && method === 'offCycle' ? [{ 'fans.whileDefrost': 'run' }] : []),
     ...moved(v, 'defrost.endTemperature', [3, 6, 9]),
     ...longer(v, 'defrost.maxDuration', [10, 20]),
     ...both(moved(v, 'defrost.endTemperature', [3, 6, 9]), longer(v, 'defrost.maxDuration', [10, 20, 30])),
-    ...longer(v, 'defrost.interval', [-60, -120]),
+    ...longer(v, 'defrost.interval', [-60, -120, -240]).filter(longEnough),
+    ...both(longer(v, 'defrost.interval', [-120, -240]).filter(longEnough), longer(v, 'defrost.maxDuration', [10, 20])),
   ];
 }
 

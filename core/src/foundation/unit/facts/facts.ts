@@ -1,4 +1,4 @@
-import { toolFactWords, usualToolFacts, type FactWords, type ToolFactId } from './facts.ts';
+import { toolFactWords, usualToolFacts, type FactWords, type ToolFactId } from './toolFacts.ts';
 
 /** Facts of condensers and of transport units: label, unit, what it may be, and where it begins until somebody knows better (common practice). */
 const machineFactWords = {
@@ -37,3 +37,9 @@ export const usualFacts: Readonly<Record<FactId, number>> = {
   >),
   ...usualToolFacts,
 };
+
+/** Facts of a unit: everything measured or known on site. */
+export type Facts = Readonly<Record<FactId, number>>;
+
+/** True for a fact this version knows. */
+export const isFactId = (candidate: string): candidate is FactId => Object.hasOwn(factWords, candidate);

@@ -30,7 +30,7 @@ export const toolFactWords = {
   fridgeInsulation: { label: 'Insulation, share of new', unit: '', from: 0.2, to: 3, usual: 1 },
 
   waterLitres: { label: 'Water', unit: 'l', from: 20, to: 50000, usual: 400 },
-  salinity: { label: 'Salt', unit: 'g/kg', from: 0, to: 42, usual: 33 },
+  salinity: { label: 'Salt', unit: 'g/kg', from: 0, to: 42, usual: 0 },
   tankInsulation: { label: 'Walls let through', unit: 'W/m²K', from: 0.1, to: 10, usual: 0.8 },
   chillerWatts: { label: 'Chiller', unit: 'W', from: 50, to: 50000, usual: 900 },
   chillerArea: { label: 'Its cold surface', unit: 'm²', from: 0.02, to: 50, usual: 0.5 },

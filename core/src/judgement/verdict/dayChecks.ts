@@ -1,12 +1,10 @@
-import {
-  MAX_STARTS_PER_HOUR,
-  PRODUCT_TOLERANCE_K,
-} from '../../foundation/limits/index.ts';
+import { MAX_DUTY_PERCENT, MAX_STARTS_PER_HOUR, PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
 import type { Finding } from '../checks/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { sentence } from '../../foundation/sentences/index.ts';
 import { quantity, type Quantity } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
+import type { Tank } from '../../machines/tank/index.ts';
 import { type Simulated } from '../../machines/simulation/index.ts';
 import { both, clearingChanges, limitMoved, longer, moved } from './changes.ts';
 
@@ -17,6 +15,8 @@ export interface Seen {
   readonly day: Simulated;
   readonly band: { readonly cutIn: number; readonly cutOut: number };
   readonly limits: { readonly min: number | null; readonly max: number | null };
+  /** The tank of water in the box's place, where there is one. */
+  readonly tank: Tank | null;
   readonly show: (celsius: number) => Quantity;
   readonly showDifference: (kelvins: number) => Quantity;
 }
@@ -24,12 +24,22 @@ export interface Seen {
 /** One question to a simulated day, and the changes to be tried against it, mildest first. */
 export interface DayCheck {
   readonly code: string;
+  /** The machines it is asked of. */
+  readonly machines: readonly ('box' | 'tank' | 'engine')[];
   readonly find: (seen: Seen) => Omit<Finding, 'code'> | null;
   readonly changes: (values: SettingValues) => readonly SettingValues[];
 }
 
 /** A rest that lets the air run this far past cut-in is felt, K. */
 const OVERSHOOT = 1;
+
+const all = ['box', 'tank', 'engine'] as const;
+/** Machines with a coil that frosts. */
+const coils = ['box', 'engine'] as const;
+/** Machines whose first output is the control's own compressor: an engine keeps its own times. */
+const controlled = ['box', 'tank'] as const;
+/** A surface this near to freezing ices somewhere, K. Ours. */
+const ICE_MARGIN = 0.5;
 
 const grams = (kg: number) => `${Math.round(kg * 1000)} g`;
 const minutes = (seconds: number) => `${Math.round(seconds / 60)} min`;
@@ -40,7 +50,22 @@ const alarmsIn = ({ day }: Seen, cause: string) => day.figures.alarms[cause] ?? 
 /** Every check that needs a simulated day, in the order they are told. */
 export const dayChecks: readonly DayCheck[] = [
   {
+    code: 'iceGrows',
+    machines: coils,
+    find: ({ day: { figures: f } }) =>
+      f.iceGrown <= f.iceNoticed
+        ? null
+        : {
+            severity: 'error',
+            settings: ['defrost.endTemperature', 'defrost.maxDuration', 'defrost.interval'],
+            message: `${grams(f.iceGrown)} of ice grow on the coil in ${Math.round(f.hours)} h: the defrosts do not clear it, and every day it is more.`,
+            numbers: { grown: f.iceGrown, left: f.iceLeftAfterDefrost ?? 0 },
+          },
+    changes: clearingChanges,
+  },
+  {
     code: 'goodsTooWarm',
+    machines: all,
     find: ({ day, limits, show, values }) =>
       limits.max === null ||
       values['regulation.action'] === 'heat' ||
@@ -58,20 +83,59 @@ export const dayChecks: readonly DayCheck[] = [
     ],
   },
   {
-    code: 'iceGrows',
-    find: ({ day: { figures: f } }) =>
-      f.iceGrown <= f.iceNoticed
+    code: 'goodsTooCold',
+    machines: all,
+    find: ({ day, limits, show }) =>
+      limits.min === null || day.figures.product.min >= limits.min - PRODUCT_TOLERANCE_K
         ? null
         : {
             severity: 'error',
-            settings: ['defrost.endTemperature', 'defrost.maxDuration', 'defrost.interval'],
-            message: `${grams(f.iceGrown)} of ice grow on the coil in ${Math.round(f.hours)} h: the defrosts do not clear it, and every day it is more.`,
-            numbers: { grown: f.iceGrown, left: f.iceLeftAfterDefrost ?? 0 },
+            settings: ['regulation.setpoint', 'regulation.differential'],
+            message: sentence`On a day as described the product falls to ${show(day.figures.product.min)}, its limit is ${show(limits.min)}.`,
+            numbers: { reached: day.figures.product.min, limit: limits.min },
           },
-    changes: clearingChanges,
+    changes: (v) => [
+      ...moved(v, 'regulation.setpoint', [1, 2, 3, 4, 6, 8]),
+      ...moved(v, 'regulation.differential', [-1]),
+    ],
+  },
+  {
+    code: 'runsAllDay',
+    machines: all,
+    find: ({ day: { figures: f }, values, unit, show }) =>
+      f.dutyPercent <= MAX_DUTY_PERCENT || values['transport.runMode'] === 'continuous'
+        ? null
+        : {
+            severity: 'warning',
+            settings: ['regulation.setpoint'],
+            message: sentence`It runs ${Math.round(f.dutyPercent)} % of the day and stays at ${show(f.air.mean)} on average: nothing is left for a warmer day${unit.application === 'chilledWaterTank' ? ', the chiller is too small for this water' : ''}.`,
+            numbers: { duty: f.dutyPercent, mean: f.air.mean },
+          },
+    changes: (v) => [
+      ...clearingChanges(v),
+      ...moved(v, 'regulation.setpoint', v['regulation.action'] === 'heat' ? [-1, -2, -4] : [1, 2, 3, 4, 6]),
+    ],
+  },
+  {
+    code: 'chillerIces',
+    machines: ['tank'],
+    find: ({ day: { figures: f }, tank, show, showDifference }) => {
+      if (!tank) return null;
+      const surface = f.air.min - tank.surfaceBelow;
+      return surface >= tank.freezing + ICE_MARGIN
+        ? null
+        : {
+            severity: 'error',
+            settings: ['regulation.setpoint'],
+            message: sentence`Ice grows at the chiller: its surface is ${showDifference(tank.surfaceBelow)} colder than the water, ${show(surface)}, and this water freezes at ${show(tank.freezing)}. Keep the water warmer, stir it, or take a larger surface.`,
+            numbers: { surface, freezing: tank.freezing },
+          };
+    },
+    changes: (v) => moved(v, 'regulation.setpoint', [1, 2, 3, 4, 5, 6]),
   },
   {
     code: 'iceLeft',
+    machines: coils,
     find: ({ day: { figures: f } }) =>
       f.iceGrown > f.iceNoticed || (f.iceLeftAfterDefrost ?? 0) <= f.iceNoticed
         ? null
@@ -85,6 +149,7 @@ export const dayChecks: readonly DayCheck[] = [
   },
   {
     code: 'defrostEndsByTime',
+    machines: coils,
     find: ({ day: { figures: f }, values }) =>
       values['defrost.termination'] !== 'temperature' || f.defrosts.time === 0 || f.defrosts.temperature > 0
         ? null
@@ -101,6 +166,7 @@ export const dayChecks: readonly DayCheck[] = [
   },
   {
     code: 'drainTooShort',
+    machines: coils,
     find: ({ day: { figures: f } }) =>
       (f.waterLeftAfterDrain ?? 0) <= f.waterNoticed
         ? null
@@ -114,6 +180,7 @@ export const dayChecks: readonly DayCheck[] = [
   },
   {
     code: 'restOvershoots',
+    machines: controlled,
     find: ({ day: { figures: f }, band, values, show, showDifference }) => {
       const held = (f.heldSeconds['minOffTime'] ?? 0) + (f.heldSeconds['minStartInterval'] ?? 0);
       const over =
@@ -137,6 +204,7 @@ export const dayChecks: readonly DayCheck[] = [
   },
   {
     code: 'tooManyStarts',
+    machines: controlled,
     find: ({ day: { figures: f }, unit, values }) =>
       unit.compressor === 'rackSolenoid' ||
       values['regulation.action'] === 'heat' ||
@@ -155,6 +223,7 @@ export const dayChecks: readonly DayCheck[] = [
   },
   {
     code: 'nuisanceAlarm',
+    machines: all,
     find: (seen) => {
       const [high, low] = [alarmsIn(seen, 'high'), alarmsIn(seen, 'low')];
       return high + low === 0
@@ -183,6 +252,7 @@ export const dayChecks: readonly DayCheck[] = [
   },
   {
     code: 'stagesFightInRun',
+    machines: all,
     find: ({ day }) => {
       const fights = day.events.filter((e) => e.kind === 'stagesFight' && e.value === true).length;
       return fights === 0

@@ -1,0 +1,47 @@
+import { readUnit, UNIT_FORMAT } from '@brine/core/foundation/unit';
+import { isFileProblem } from '@brine/core/foundation/files';
+import { readSettingsFile } from '@brine/core/foundation/settings';
+import { inWords } from '@brine/core/foundation/sentences';
+import { judgement } from '@brine/core/judgement/verdict';
+import { Refusal } from '../args.ts';
+import type { Command } from '../command.ts';
+import { fileRefusal, readController, readJson } from '../files.ts';
+import { circuitAt } from './wire.ts';
+
+export const judge: Command = {
+  name: 'judge',
+  usage: 'brine judge SETTINGS.json --unit UNIT.json [--controller DEF.json] [--circuit C.json]',
+  summary: 'everything said against values on a unit, by rules and by its simulated day, and what mends it',
+  shape: { options: ['unit', 'controller', 'circuit'], flags: [] },
+  run(args) {
+    const [path] = args.positional;
+    if (path === undefined) throw new Refusal('judge: expected a file *.settings.json');
+    const file = readSettingsFile(readJson(path));
+    if (isFileProblem(file)) throw fileRefusal(path, file);
+    const at = (name: string) => args.options.get(name)?.at(-1);
+    const unitPath = at('unit');
+    if (unitPath === undefined)
+      throw new Refusal(`judge: --unit: expected a file *.unit.json in ${UNIT_FORMAT}`);
+    const unit = readUnit(readJson(unitPath));
+    if (isFileProblem(unit)) throw fileRefusal(unitPath, unit);
+    const [control, circuit] = [at('controller'), at('circuit')];
+    const { findings, day, problem } = judgement({
+      unit,
+      values: file.values,
+      controller: control === undefined ? null : readController(control),
+      circuit: circuit === undefined ? null : circuitAt(circuit),
+      display: unit.displayUnit === 'fahrenheit' ? 'degF' : 'degC',
+    });
+    return {
+      json: {
+        findings: findings.map(({ message, remedy, ...finding }) => ({
+          ...finding,
+          message: inWords(message),
+          remedy: remedy && { ...remedy, words: inWords(remedy.words) },
+        })),
+        day,
+      },
+      ...(problem !== null && { note: problem }),
+    };
+  },
+};

@@ -1,0 +1,7 @@
+export { condenserAlarms } from './condenserChecks.ts';
+export { type DayFigures, dayFigures } from './dayFigures.ts';
+export type { AnyRemedy, WorkRemedy } from './mend.ts';
+export { foundIn, type JudgedFinding } from './runFindings.ts';
+export { seenOf } from './seen.ts';
+export { condenserDay, unitDay, type UnitDay } from './unitDay.ts';
+export { type Judged, judgement, type Verdict } from './verdict.ts';
