@@ -66,7 +66,7 @@ describe('plan and check', () => {
     const file = scratch.file('planned.settings.json', text);
     const findings = json('check', file, '--unit', unit).findings as { severity: string }[];
     expect(findings.filter((f) => f.severity === 'error')).toEqual([]);
-    expect(values['regulation.setpoint']).toEqual({ value: -10, unit: 'degF' });
+    expect(values['regulation.setpoint']).toEqual({ value: -11, unit: 'degF' });
     for (const { reason } of planned) expect(reason).toMatch(/^[A-Z−\d].*\.$/);
   });
 

@@ -7,7 +7,7 @@ import { isMachine, settingOf } from '@brine/core/foundation/settings';
 import { panelOf } from '@brine/core/controllers/definitions';
 import { deedWords, panelWords } from '@brine/core/controllers/panel';
 import { printFor, quantity } from '@brine/core/foundation/quantities';
-import type { JudgedFinding } from '@brine/core/judgement/tuning';
+import type { JudgedFinding } from '@brine/core/judgement/verdict';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -37,7 +37,7 @@ const sentence = computed(() => {
   if (fans)
     return `Fans from nothing at ${show(fans.setpoint)} to full at ${show(fans.setpoint + fans.differential)}${fans.floatingDifference === null ? '' : ', floating with the outdoor air'}.`;
   return band.value
-    ? `Runs from ${show(band.value.cutIn)} down to ${show(band.value.cutOut)}.`
+    ? `${band.value.cutOut > band.value.cutIn ? 'Heats' : 'Runs'} from ${show(band.value.cutIn)} ${band.value.cutOut > band.value.cutIn ? 'up' : 'down'} to ${show(band.value.cutOut)}.`
     : 'Set point or differential is missing.';
 });
 /** Notes are worth a look, they are no collision. */
@@ -71,7 +71,7 @@ const notStated = computed(() => program.value.notStated.map((id) => settingOf(i
         measures
           ? 'Slopes and offsets are plausible. What they do to the heat is worked out under Tools.'
           : machine
-            ? 'Set points, band and alarms fit together. What the fans do with them is simulated under Fans.'
+            ? 'Set points, band and alarms fit together, and a simulated day of these fans says nothing against them.'
             : 'Limits of the product, alarms, defrost, fans and the user’s range fit together, and a simulated day of this unit says nothing against them.'
       }}
     </p>

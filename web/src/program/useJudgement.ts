@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
 import { bySeverity } from '@brine/core/judgement/checks';
 import type { Program } from '@brine/core/record/job';
-import type { JudgedFinding } from '@brine/core/judgement/tuning';
+import type { JudgedFinding } from '@brine/core/judgement/verdict';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { CalledOff, core } from '../workers/corePool.ts';
 
@@ -26,8 +26,14 @@ export function useJudgement(program: Ref<Program>) {
     off = mine;
     try {
       const asks = { unit, values: inForce, display: display.unit, found: found?.values ?? null };
-      const said = await core.run('judge', asks, { signal: mine.signal });
-      if (off === mine) judged.value = said;
+      const signal = mine.signal;
+      // What the day says stands after one run; what mends it takes some more.
+      const first = await core.run('judge', { ...asks, remedies: false }, { signal });
+      if (off === mine) judged.value = first.findings;
+      if (first.findings.length > 0) {
+        const mended = await core.run('judge', asks, { signal });
+        if (off === mine) judged.value = mended.findings;
+      }
     } catch (error) {
       if (off === mine && !(error instanceof CalledOff)) judged.value = [];
     }

@@ -6,7 +6,8 @@ import { runCondenser } from '@brine/core/machines/condenser';
 import { predict } from '@brine/core/judgement/commissioning';
 import { judgeLog } from '@brine/core/logs/against';
 import { pairedOffset, tools } from '@brine/core/judgement/tools';
-import { advise, judge, tryVariant } from '@brine/core/judgement/tuning';
+import { advise, tryVariant } from '@brine/core/judgement/tuning';
+import { judgement } from '@brine/core/judgement/verdict';
 import { diagnose } from '@brine/core/wiring/faults';
 import { fit } from '@brine/core/judgement/fit';
 import { narrow } from '@brine/core/wiring/unsure';
@@ -42,7 +43,7 @@ function work(id: number, request: CoreRequest): unknown {
     case 'advise':
       return advise(request.task, request.rows);
     case 'judge':
-      return judge(request.unit, request.values, request.display, request.found);
+      return judgement(request);
     case 'replay': {
       const rows = readLog(request.text);
       return isFileProblem(rows)

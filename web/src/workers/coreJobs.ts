@@ -20,7 +20,8 @@ import type { Prepared } from '@brine/core/controllers/pages';
 import type { Proof } from '@brine/core/wiring/meter';
 import type { Reading } from '@brine/core/wiring/readings';
 import type { PairedOffset, ToolId, ToolInput, ToolReport } from '@brine/core/judgement/tools';
-import type { JudgedFinding, Tuned, TuningRow, TuningTask } from '@brine/core/judgement/tuning';
+import type { JudgementInput, Verdict } from '@brine/core/judgement/verdict';
+import type { Tuned, TuningRow, TuningTask } from '@brine/core/judgement/tuning';
 
 /** Heavy calls of the core, and what comes back. */
 export interface CoreJobs {
@@ -34,13 +35,8 @@ export interface CoreJobs {
   };
   advise: { asks: { readonly task: TuningTask; readonly rows: readonly TuningRow[] }; gives: Tuned };
   judge: {
-    asks: {
-      readonly unit: UnitDescription;
-      readonly values: SettingValues;
-      readonly display: TemperatureUnit;
-      readonly found: SettingValues | null;
-    };
-    gives: readonly JudgedFinding[];
+    asks: JudgementInput;
+    gives: Verdict;
   };
   replay: {
     asks: { readonly text: string; readonly config: ControlConfig };

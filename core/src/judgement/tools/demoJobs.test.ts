@@ -59,7 +59,7 @@ function open(key: string): Opened {
       unit,
       values: program.inForce,
       found,
-      facts: factsOf(state),
+      facts: factsOf(state, program.unit),
       display: 'degC',
       definition,
       humidity: humidityOf(state),

@@ -10,4 +10,4 @@ export {
   type TuningTask,
   variantsOf,
 } from './task.ts';
-export { faultsOf, type RunChoice, unitScenario, whatIfs } from './unitScenario.ts';
+export { faultsOf, type RunChoice, unitScenario, whatIfsFor } from './unitScenario.ts';

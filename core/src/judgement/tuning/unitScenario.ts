@@ -112,6 +112,21 @@ export const whatIfs: readonly {
   { kind: 'powerCut', words: 'power cut, 12:00 to 14:00', from: 12, to: 14 },
 ];
 
+/** What may be tried on a unit: a tank has no heater in its coil, no fan and no door; what keeps warm has no coil at all. */
+export function whatIfsFor({ application, defrostMethod }: UnitDescription): typeof whatIfs {
+  const without: ReadonlySet<FaultKind> = new Set<FaultKind>([
+    ...(application === 'chilledWaterTank'
+      ? (['coilProbeOpen', 'deadHeater', 'deadFan', 'doorLeftOpen', 'dirtyCondenser'] as const)
+      : []),
+    ...(isHeated(application)
+      ? (['coilProbeOpen', 'deadHeater', 'dirtyCondenser', 'lowCharge', 'deadCompressor'] as const)
+      : []),
+    ...(defrostMethod === 'electric' ? [] : (['deadHeater'] as const)),
+    ...(defrostMethod === 'none' ? (['coilProbeOpen'] as const) : []),
+  ]);
+  return whatIfs.filter(({ kind }) => !without.has(kind));
+}
+
 /** The fault of a run; none where nothing is tried. In a longer run what lasts all day lasts all run. */
 export function faultsOf(kind: FaultKind | '', hours = 24): readonly Fault[] {
   const found = whatIfs.find((w) => w.kind === kind);

@@ -63,7 +63,10 @@ export function clearingChanges(v: SettingValues): readonly SettingValues[] {
     ...longer(v, 'defrost.maxDuration', [10, 20]),
     ...both(moved(v, 'defrost.endTemperature', [3, 6, 9]), longer(v, 'defrost.maxDuration', [10, 20, 30])),
     ...longer(v, 'defrost.interval', [-60, -120, -240]).filter(longEnough),
-    ...both(longer(v, 'defrost.interval', [-120, -240]).filter(longEnough), longer(v, 'defrost.maxDuration', [10, 20])),
+    ...both(
+      longer(v, 'defrost.interval', [-120, -240]).filter(longEnough),
+      longer(v, 'defrost.maxDuration', [10, 20]),
+    ),
   ];
 }
 

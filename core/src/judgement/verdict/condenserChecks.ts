@@ -29,7 +29,9 @@ const STARVED_MINUTES = 30;
 const temperatureCauses: ReadonlySet<string> = new Set(['highCondensing', 'lowCondensing']);
 
 /** Alarms of the day by their cause: how often each came on. */
-export function condenserAlarms({ events }: Pick<CondenserRunResult, 'events'>): Readonly<Record<string, number>> {
+export function condenserAlarms({
+  events,
+}: Pick<CondenserRunResult, 'events'>): Readonly<Record<string, number>> {
   const counts: Record<string, number> = {};
   for (const { kind, value, reason } of events)
     if (kind === 'alarmCause' && value === true && reason !== undefined)

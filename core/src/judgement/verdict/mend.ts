@@ -118,4 +118,4 @@ const newsOf = (values: SettingValues, change: SettingValues): SettingValues =>
         JSON.stringify(values[id as SettingId]) !== JSON.stringify(value) &&
         !(values[id as SettingId] === undefined && isQuantity(value) && value.value === 0),
     ),
-  ) as SettingValues;
+  );

@@ -1,4 +1,8 @@
-import { settingsOfCodes, type CodeValue, type ControllerDefinition } from '../../controllers/definitions/index.ts';
+import {
+  settingsOfCodes,
+  type CodeValue,
+  type ControllerDefinition,
+} from '../../controllers/definitions/index.ts';
 import { withImplied, withoutUnsaid } from '../../controllers/builtIn/index.ts';
 import { encode, isDangerousLoss } from '../../controllers/translate/index.ts';
 import { settingOf, type SettingValues } from '../../foundation/settings/index.ts';

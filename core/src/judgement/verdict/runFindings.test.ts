@@ -77,5 +77,7 @@ describe('a mistake that only a run can tell is found, and its remedy takes it a
 });
 
 test('nothing to run: a sentence', () => {
-  expect(judgement({ unit: plainUnit('walkInCooler'), values: {} }).problem).toContain('expected a set point');
+  expect(judgement({ unit: plainUnit('walkInCooler'), values: {} }).problem).toContain(
+    'expected a set point',
+  );
 });

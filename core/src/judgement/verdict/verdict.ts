@@ -11,7 +11,7 @@ import { lookAt } from './seen.ts';
 import { unitDay } from './unitDay.ts';
 
 /** What is judged: a unit and the values in effect on it, or to be written into a control; the circuit it hangs in. */
-export interface Judged {
+export interface JudgementInput {
   readonly unit: UnitDescription;
   readonly values: SettingValues;
   readonly controller?: ControllerDefinition | null;
@@ -42,7 +42,7 @@ export function judgement({
   display = 'degC',
   found = null,
   remedies = true,
-}: Judged): Verdict {
+}: JudgementInput): Verdict {
   const held = controller && onControl(wanted, unit, controller);
   const values = held?.values ?? wanted;
   const beside = [...(held?.findings ?? []), ...(circuit ? onCircuit(circuit) : [])];

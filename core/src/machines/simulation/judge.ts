@@ -1,8 +1,4 @@
-import {
-  MAX_DUTY_PERCENT,
-  MAX_STARTS_PER_HOUR,
-  PRODUCT_TOLERANCE_K,
-} from '../../foundation/limits/index.ts';
+import { MAX_DUTY_PERCENT, MAX_STARTS_PER_HOUR, PRODUCT_TOLERANCE_K } from '../../foundation/limits/index.ts';
 import { printFor, printNumber, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
 import type { Figures, StorageLimits } from './figures.ts';
 

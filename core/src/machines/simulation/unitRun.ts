@@ -225,7 +225,12 @@ export class UnitRun {
 
   private readonly emitEngine = (event: EngineEvent): void => {
     if (event.kind === 'engine')
-      this.tell({ t: this.now, kind: 'compressor', value: event.value === true, reason: event.reason ?? 'demand' });
+      this.tell({
+        t: this.now,
+        kind: 'compressor',
+        value: event.value === true,
+        reason: event.reason ?? 'demand',
+      });
   };
 
   /** Water poured into a tank: a share of what is there. */

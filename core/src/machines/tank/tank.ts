@@ -1,10 +1,4 @@
-import {
-  type BoxDrive,
-  type BoxFlows,
-  type BoxState,
-  stateAt,
-  flowAt,
-} from '../box/index.ts';
+import { type BoxDrive, type BoxFlows, type BoxState, stateAt, flowAt } from '../box/index.ts';
 import { freezingPoint, waterHeat } from './seaWater.ts';
 
 /** Cold surface to stirred water, W/(m²·K); a still tank has a third of it. From memory (free to forced convection in water). */

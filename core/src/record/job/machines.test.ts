@@ -98,7 +98,7 @@ describe('facts and trips', () => {
         { kind: 'fact', fact: 'outdoorLow', value: null },
       ]),
     );
-    expect(factsOf(state)).toEqual({ ...usualFacts, condenserFans: 3 });
+    expect(factsOf(state, null)).toEqual({ ...usualFacts, condenserFans: 3 });
   });
 
   test('a trip from its stream: steps, readings in order, stops, hours, signs', () => {

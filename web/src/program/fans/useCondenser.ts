@@ -31,7 +31,7 @@ export type FanWhatIf = keyof typeof fanWhatIfs;
 
 /** The condenser of a job: its day as set, and what is tried on it, in workers. */
 export function useCondenser(job: OpenJob) {
-  const facts = computed(() => factsOf(job.state.value));
+  const facts = computed(() => factsOf(job.state.value, job.program.value.unit));
   const refrigerant = computed(() => job.program.value.unit?.refrigerant ?? '');
   const asSet = computed(() => condenserRun(job));
   const config = computed(() => asSet.value?.config ?? null);

@@ -11,6 +11,7 @@ const props = defineProps<{
   runs: readonly { readonly name: string; readonly figures: Figures }[];
   days: number;
   unit: UnitDescription;
+  machine: 'box' | 'tank' | 'engine';
 }>();
 const display = useDisplay();
 const temperature = (celsius: number | null) =>
@@ -18,21 +19,24 @@ const temperature = (celsius: number | null) =>
 const minutes = (value: number | null) =>
   value === null ? 'none' : `${value.toFixed(value < 10 ? 1 : 0)} min`;
 const grams = (kg: number | null) => (kg === null ? 'no defrost' : `${Math.round(kg * 1000)} g`);
+/** What a tank has not: a coil that frosts. */
 const rows = computed(() => [
+  ...always.value.slice(0, 7),
+  ...(props.machine === 'tank' ? [] : frost.value),
+  ...always.value.slice(7),
+]);
+const always = computed(() => [
   line('Cut-in and cut-out seen', (f) => `${temperature(f.cutIn)} / ${temperature(f.cutOut)}`),
-  line('Product, warmest', (f) => temperature(f.product.max)),
-  line('Product surface over its limit', (f) => minutes(f.minutesAbove)),
+  line(props.machine === 'tank' ? 'Water, warmest' : 'Product, warmest', (f) => temperature(f.product.max)),
+  line(props.machine === 'tank' ? 'Over its limit' : 'Product surface over its limit', (f) =>
+    minutes(f.minutesAbove),
+  ),
   line('First outside its limits after', (f) =>
     f.minutesUntilOutside === null ? 'never' : minutes(f.minutesUntilOutside),
   ),
   line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
   line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
   line('Shortest off-cycle', (f) => minutes(f.shortestRestMinutes)),
-  line('Defrosts: by temperature / by time', (f) => `${f.defrosts.temperature} / ${f.defrosts.time}`),
-  line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
-  line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
-  line('Water left after the drip time, at most', (f) => grams(f.waterLeftAfterDrain)),
-  line('Ice grown over the run', (f) => grams(f.iceGrown)),
   line('Energy', (f) => {
     const value = energyOf(props.unit, f);
     return `${value.toFixed(value < 100 ? 1 : 0)} ${energyUnit(props.unit)}`;
@@ -45,6 +49,13 @@ const rows = computed(() => [
         .join(', ') || 'none',
   ),
 ]);
+const frost = computed(() => [
+  line('Defrosts: by temperature / by time', (f) => `${f.defrosts.temperature} / ${f.defrosts.time}`),
+  line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
+  line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
+  line('Water left after the drip time, at most', (f) => grams(f.waterLeftAfterDrain)),
+  line('Ice grown over the run', (f) => grams(f.iceGrown)),
+]);
 function line(name: string, of: (figures: Figures) => string) {
   const values = props.runs.map((run) => of(run.figures));
   return { name, values, differs: new Set(values).size > 1 };
@@ -55,7 +66,10 @@ function line(name: string, of: (figures: Figures) => string) {
   <table class="table-plain" data-test="figures">
     <thead>
       <tr>
-        <th>{{ days === 1 ? 'A day' : `${days} days` }} in this box</th>
+        <th>
+          {{ days === 1 ? 'A day' : `${days} days` }}
+          {{ machine === 'tank' ? 'of this water' : 'in this box' }}
+        </th>
         <th v-for="run in runs" :key="run.name" class="!text-right">{{ run.name }}</th>
       </tr>
     </thead>

@@ -2,8 +2,9 @@
 import { computed, ref } from 'vue';
 import type { UnitDescription } from '@brine/core/foundation/unit';
 import type { Variant } from '@brine/core/record/job';
-import { judgeRun, type FaultKind } from '@brine/core/machines/simulation';
-import { faultsOf, unitScenario, whatIfs } from '@brine/core/judgement/tuning';
+import type { FaultKind, Simulated } from '@brine/core/machines/simulation';
+import { faultsOf, unitScenario, whatIfsFor } from '@brine/core/judgement/tuning';
+import { foundIn, seenOf } from '@brine/core/judgement/verdict';
 import { applicationNames } from '@brine/core/foundation/settings';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
@@ -18,6 +19,7 @@ import { useVariantRuns } from './useVariantRuns.ts';
 const props = defineProps<{ unit: UnitDescription; variants: readonly Variant[] }>();
 const display = useDisplay();
 /** A fault tried on all: what would the control do with these settings. */
+const whatIfs = computed(() => whatIfsFor(props.unit));
 const fault = ref<FaultKind | ''>('');
 const days = ref(1);
 const shownIds = ref<readonly string[]>(['found', 'set']);
@@ -27,6 +29,11 @@ const scenarioOf = (variant: Variant) =>
     hours: days.value * 24,
     faults: faultsOf(fault.value, days.value * 24),
   });
+const machine = computed(() => {
+  const scenario = chosen.value[0] && scenarioOf(chosen.value[0]);
+  if (!scenario || typeof scenario === 'string') return 'box';
+  return scenario.tank ? 'tank' : scenario.engine ? 'engine' : 'box';
+});
 const { runs, share, problem, stop } = useVariantRuns(chosen, scenarioOf, () => 30 * days.value);
 const main = computed(() => runs.value.find((run) => run.id === 'set') ?? runs.value.at(-1) ?? null);
 const others = computed(() => runs.value.filter((run) => run !== main.value));
@@ -43,11 +50,16 @@ const limits = computed(() => {
 });
 /** What each run says against its settings. */
 const judged = computed(() =>
-  runs.value.map(({ name, result }) => ({
-    name,
-    against: judgeRun(result.figures, storage.value, display.unit),
-  })),
+  runs.value.map(({ id, name, result }) => ({ name, against: saidOf(id, result) })),
 );
+/** The same checks that the judgement makes, on the run that is shown. */
+function saidOf(id: string, result: Simulated): readonly string[] {
+  const variant = props.variants.find((v) => v.id === id);
+  const scenario = variant && scenarioOf(variant);
+  if (!variant || !scenario || typeof scenario === 'string') return [];
+  const seen = seenOf(props.unit, variant.values, scenario, result, display.unit);
+  return foundIn({ machine: machine.value, seen }).map(({ message }) => display.words(message));
+}
 const dayNames = [1, 3, 7, 30] as const;
 </script>
 
@@ -77,15 +89,33 @@ const dayNames = [1, 3, 7, 30] as const;
         <AppButton kind="quiet" @click="stop">Stop</AppButton>
       </template>
       <p v-else class="text-soft">
-        <span class="font-semibold text-ink">━ air</span>, <span class="text-cold">━ coil</span>,
-        <span class="text-good">┅ product</span> of {{ main?.name.toLowerCase()
+        <template v-if="machine === 'tank'"
+          ><span class="font-semibold text-ink">━ water</span>,
+          <span class="text-cold">━ chiller’s surface</span></template
+        ><template v-else
+          ><span class="font-semibold text-ink">━ air</span>, <span class="text-cold">━ coil</span>,
+          <span class="text-good">┅ product</span></template
+        >
+        of {{ main?.name.toLowerCase()
         }}<template v-if="others.length > 0"
-          >, ┅ air of the others; lower bars: {{ others[0]!.name.toLowerCase() }}</template
-        >. Estimated for a {{ applicationNames[unit.application].toLowerCase() }} of usual size, after a day
-        to settle.
+          >, ┅ {{ machine === 'tank' ? 'water' : 'air' }} of the others; lower bars:
+          {{ others[0]!.name.toLowerCase() }}</template
+        >.
+        {{
+          machine === 'tank'
+            ? 'Estimated for a tank of the water, chiller and room that stand under Tools'
+            : `Estimated for a ${applicationNames[unit.application].toLowerCase()} of usual size`
+        }}, after a day to settle.
       </p>
     </div>
-    <DayStrip v-if="main" :run="main.result" :others="others" :hours="days * 24" :limits="limits" />
+    <DayStrip
+      v-if="main"
+      :run="main.result"
+      :others="others"
+      :hours="days * 24"
+      :limits="limits"
+      :machine="machine"
+    />
     <div v-for="run in judged" :key="run.name" data-test="judged">
       <p v-if="run.against.length === 0" class="border-l-4 border-good bg-good-wash px-3 py-2">
         <strong class="font-semibold">✓ {{ run.name }}:</strong> this run says nothing against these settings.
@@ -93,7 +123,7 @@ const dayNames = [1, 3, 7, 30] as const;
       <div v-else class="border-l-4 border-amber bg-amber-wash px-3 py-2">
         <strong class="font-semibold">{{ run.name }}:</strong>
         <ul class="list-disc pl-5">
-          <li v-for="sentence in run.against" :key="sentence">{{ sentence }}.</li>
+          <li v-for="sentence in run.against" :key="sentence">{{ sentence }}</li>
         </ul>
       </div>
     </div>
@@ -102,6 +132,7 @@ const dayNames = [1, 3, 7, 30] as const;
       class="max-w-3xl"
       :days="days"
       :unit="unit"
+      :machine="machine"
       :runs="runs.map((run) => ({ name: run.name, figures: run.result.figures }))"
     />
     <ReplayLog :variants="chosen" />

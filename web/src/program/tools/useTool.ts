@@ -15,7 +15,7 @@ export function jobTools(job: OpenJob): readonly ToolId[] {
 /** A tool's report, worked out in a worker whenever what it stands on changes; can be stopped. */
 export function useTool(job: OpenJob, tool: Ref<ToolId | null>) {
   const display = useDisplay();
-  const facts = computed(() => factsOf(job.state.value));
+  const facts = computed(() => factsOf(job.state.value, job.program.value.unit));
   const humidity = computed(() => humidityOf(job.state.value));
   const frost = computed(() => frostOf(job.state.value));
   const input = computed<Omit<ToolInput, 'now'> | null>(() => {

@@ -25,7 +25,7 @@ const session = useSession();
 const trip = computed(() => tripOf(job.state.value));
 const unit = computed(() => job.program.value.unit);
 const mode = computed(() => (unit.value ? runModeFor(unit.value.goods) : null));
-const facts = computed(() => factsOf(job.state.value));
+const facts = computed(() => factsOf(job.state.value, job.program.value.unit));
 const bodyFacts: readonly FactId[] = [
   'bodyLength',
   'bodyWidth',

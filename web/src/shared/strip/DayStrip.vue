@@ -14,6 +14,8 @@ const props = defineProps<{
   others: readonly { readonly id: string; readonly name: string; readonly result: Simulated }[];
   hours: number;
   limits: readonly StripLimit[];
+  /** A tank has water in the place of air and product, and none of a box's lanes. */
+  machine?: 'box' | 'tank' | 'engine';
 }>();
 const display = useDisplay();
 const otherLooks = [
@@ -35,19 +37,30 @@ const curves = computed<readonly StripCurve[]>(() => {
       wide: 1.4,
     })),
     { ...plain, id: 'coil', points: points(series, 'coil'), stroke: 'var(--color-cold)', wide: 1 },
-    {
-      ...plain,
-      id: 'product',
-      points: points(series, 'product'),
-      stroke: 'var(--color-good)',
-      dash: '2 2',
-      wide: 1.6,
-    },
+    ...(props.machine === 'tank' ? [] : [product(series, plain)]),
     { ...plain, id: 'air', points: points(series, 'air'), stroke: 'var(--color-ink)', wide: 1.8 },
   ];
 });
+const product = (series: readonly Sample[], plain: { readonly name: null }): StripCurve => ({
+  ...plain,
+  id: 'product',
+  points: points(series, 'product'),
+  stroke: 'var(--color-good)',
+  dash: '2 2',
+  wide: 1.6,
+});
+/** The lanes that this machine has; a second stage where it ever works. */
+const shown = computed(() => {
+  const second = props.run.series.some((s) => s.stage2);
+  return (Object.keys(laneNames) as LaneName[]).filter(
+    (name) =>
+      (props.machine !== 'tank' || name === 'compressor' || name === 'alarm' || name === 'stage2') &&
+      (name !== 'stage2' || second),
+  );
+});
 const fills: Readonly<Record<LaneName, string>> = {
   compressor: 'var(--color-cold)',
+  stage2: 'var(--color-amber)',
   fan: 'var(--color-drip)',
   defrost: 'var(--color-amber)',
   alarm: 'var(--color-alarm)',
@@ -58,7 +71,7 @@ const lanes = computed<readonly StripLane[]>(() => {
   const own = lanesOf(props.run.series, end);
   const first = props.others[0];
   const under = first ? lanesOf(first.result.series, end) : null;
-  return (Object.keys(laneNames) as LaneName[]).map((name) => ({
+  return shown.value.map((name) => ({
     name: laneNames[name],
     fill: fills[name],
     own: own.get(name)!,

@@ -10,6 +10,7 @@ export interface Stretch {
 /** The lanes below the temperatures, in the order they are drawn. */
 export const laneNames = {
   compressor: 'Run',
+  stage2: 'Stage 2',
   fan: 'Fan',
   defrost: 'Defrost, drip',
   alarm: 'Alarm',
@@ -38,6 +39,7 @@ export function stretches<At extends { readonly t: number }>(
 
 const isOn: Readonly<Record<LaneName, (sample: Sample) => boolean>> = {
   compressor: (s) => s.compressor,
+  stage2: (s) => s.stage2,
   fan: (s) => s.fan,
   defrost: (s) => s.phase !== 'regulate',
   alarm: (s) => s.alarm,

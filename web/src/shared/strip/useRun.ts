@@ -4,13 +4,11 @@ import { CalledOff, core } from '../../workers/corePool.ts';
 
 /** Settings change with every step of a flag: a run begins when they have rested a moment. */
 const REST_MS = 10;
-/** The first curve comes at this stride, the figures that are kept at 1 s. */
-const PREVIEW = 10;
-/** Longer runs have no preview: their own first one would take as long as the eye waits. */
-const PREVIEW_SECONDS = 4 * 86400;
+/** Shorter runs are left to end in their worker when a newer one is asked for: sooner done than a worker started. */
+const SHORT_SECONDS = 4 * 86400;
 
 /**
- * A simulation in a worker that follows its scenario: a first curve at a stride, then the run at 1 s in its place. A newer scenario ends the run under way, and the
+ * A simulation in a worker that follows its scenario, every second of it, so that there is one set of figures and no other. A newer scenario ends the run under way, and the
  * last result stays until the new one is there. `stop` ends it by hand.
  */
 export function useRun(
@@ -33,21 +31,15 @@ export function useRun(
   }
 
   async function start(next: Scenario, mine: AbortController): Promise<void> {
-    const short = next.seconds <= PREVIEW_SECONDS;
-    const run = async (stride: number) => {
-      // A first curve needs fewer points: they are posted and drawn sooner.
-      const asks = { scenario: next, sampleEvery: sampleEvery() * (stride === 1 ? 1 : 4), stride };
+    try {
+      const asks = { scenario: next, sampleEvery: sampleEvery(), stride: 1 };
       const simulated = await pool.run('run', asks, {
         signal: mine.signal,
-        letFinish: short,
-        share: (done) => off === mine && stride === 1 && (share.value = done),
+        letFinish: next.seconds <= SHORT_SECONDS,
+        share: (done) => off === mine && (share.value = done),
       });
       // It may have ended in the moment in which it was called off.
       if (off === mine) result.value = simulated;
-    };
-    try {
-      if (short) await run(PREVIEW);
-      if (off === mine) await run(1);
     } catch (error) {
       if (off === mine && !(error instanceof CalledOff)) problem.value = (error as Error).message;
     }

@@ -1,9 +1,4 @@
-import {
-  AIR_HEAT,
-  JOULES_PER_KWH,
-  SECONDS_PER_DAY,
-  VAPORISATION,
-} from '../../../foundation/limits/index.ts';
+import { AIR_HEAT, JOULES_PER_KWH, SECONDS_PER_DAY, VAPORISATION } from '../../../foundation/limits/index.ts';
 import { clockWords, baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
 import { boxOf, doorFlow, humidityRatio, templates } from '../../../machines/box/index.ts';
 import { doorOf, simulate, UnitRun, type Scenario, type Spread } from '../../../machines/simulation/index.ts';

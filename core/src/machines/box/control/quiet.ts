@@ -55,8 +55,8 @@ export function quietFor(config: ControlConfig, state: ControlState, quiet: Quie
   bounds[AIR_BELOW] = Infinity;
   boundDemand(config, state, bounds);
   if (alarms.reference !== 'none') boundAlarms(config, state, bounds);
-  bounds[AIR_ABOVE] = (bounds[AIR_ABOVE]! - probes.airOffset) / probes.airSlope + NEAR;
-  bounds[AIR_BELOW] = (bounds[AIR_BELOW]! - probes.airOffset) / probes.airSlope - NEAR;
+  bounds[AIR_ABOVE] = (bounds[AIR_ABOVE] - probes.airOffset) / probes.airSlope + NEAR;
+  bounds[AIR_BELOW] = (bounds[AIR_BELOW] - probes.airOffset) / probes.airSlope - NEAR;
   boundCoil(config, state, bounds);
   quiet.seconds = left;
 }

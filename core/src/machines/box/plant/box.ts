@@ -80,8 +80,7 @@ export function stepBox(
   const wallToAir = k[N.WALL_TO_AIR]!;
   const productToAir = k[N.PRODUCT_TO_AIR]!;
   const g = wallToAir + productToAir + g1 + g2 + gDoor;
-  const towards =
-    (wallToAir * wall + productToAir * fast + g1 * t1 + g2 * t2 + gDoor * ambient + inner) / g;
+  const towards = (wallToAir * wall + productToAir * fast + g1 * t1 + g2 * t2 + gDoor * ambient + inner) / g;
   const lump = k[N.AIR_LUMP]!;
   const nextAir = towards + (air - towards) * Math.exp((-g * dt) / lump);
   // What an exponential approach took over the step is exactly what changed: mean = towards + (from − end) / share.

@@ -7,7 +7,8 @@ import { openHoursPerDay, useFactors } from './use.ts';
 /** The ambient that a machine is chosen for: 35 °C, at which condensing units are rated (AHRI 520, 95 °F; from memory). */
 export const DESIGN_AMBIENT = 35;
 
-export const designAmbientOf = (t: Template): number => t.designAmbient ?? Math.max(DESIGN_AMBIENT, t.ambient);
+export const designAmbientOf = (t: Template): number =>
+  t.designAmbient ?? Math.max(DESIGN_AMBIENT, t.ambient);
 
 /** Most humid air counted with, relative: above it a store is wet to the eye. Ours. */
 const MOST_HUMID = 0.65;
