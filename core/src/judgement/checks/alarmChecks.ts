@@ -1,7 +1,7 @@
 import { sentence } from '../../foundation/sentences/index.ts';
 import { EPSILON } from '../../foundation/limits/index.ts';
 import { alarmLimits, secondsOf, switchingBand, written } from '../../foundation/regulation/index.ts';
-import type { Check } from './finding.ts';
+import type { Check, Finding } from './finding.ts';
 
 /** A high alarm inside the working band sounds in normal running. */
 export const highAlarmInsideBand: Check = ({ values }) => {
@@ -55,10 +55,21 @@ export const alarmNeverFree: Check = ({ values }) => {
   ];
 };
 
-/** No high alarm at all, said once. */
+/** What keeps warm is watched from below. */
+const noLowAlarm: Finding = {
+  code: 'noLowAlarm',
+  severity: 'warning',
+  settings: ['alarms.reference'],
+  message: 'No low alarm is in force: a dead heater is found by the product.',
+  numbers: {},
+};
+
+/** No alarm on the side where a dead machine shows, said once. */
 export const noHighAlarm: Check = ({ values }) => {
-  const { high } = alarmLimits(values);
-  if (values['alarms.reference'] === undefined || high !== null) return [];
+  const { high, low } = alarmLimits(values);
+  if (values['alarms.reference'] === undefined) return [];
+  if (values['regulation.action'] === 'heat') return low === null ? [noLowAlarm] : [];
+  if (high !== null) return [];
   return [
     {
       code: 'noHighAlarm',

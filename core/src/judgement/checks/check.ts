@@ -11,15 +11,24 @@ import {
   endTemperatureTooLow,
   endTemperatureWithoutCoilProbe,
   fanRestartAboveFanStop,
+  defrostTooSeldom,
   intervalTooShort,
   offCycleBelowFreezing,
 } from './defrostChecks.ts';
+import { fanNeverWaits, fansBlowHeat, offCycleWithoutFan } from './fanChecks.ts';
 import { bySeverity, type Check, type Finding } from './finding.ts';
 import { notInForce, withoutItsProbe } from './forceChecks.ts';
 import { decimalSlip, offsetForgotten } from './probeChecks.ts';
 import { stagesFight } from './stageChecks.ts';
 import { cutInAboveGoodsLimit, cutOutBelowGoodsLimit, highAlarmAboveGoodsLimit } from './goodsChecks.ts';
-import { impossibleValues, noRest, nothingToRegulate, outsideSoundRange } from './rangeChecks.ts';
+import {
+  differentialTooNarrow,
+  impossibleValues,
+  noRest,
+  nothingToRegulate,
+  outsideSoundRange,
+  wrongAction,
+} from './rangeChecks.ts';
 
 /** Every check there is, in the order findings of one severity are told. */
 const checks: readonly Check[] = [
@@ -36,8 +45,14 @@ const checks: readonly Check[] = [
   endTemperatureWithoutCoilProbe,
   offCycleBelowFreezing,
   fanRestartAboveFanStop,
+  fansBlowHeat,
+  offCycleWithoutFan,
+  fanNeverWaits,
+  defrostTooSeldom,
   endTemperatureTooLow,
+  wrongAction,
   noRest,
+  differentialTooNarrow,
   stagesFight,
   mutedTooShort,
   withoutItsProbe,

@@ -104,3 +104,25 @@ export const endTemperatureTooLow: Check = ({ values, unit }) => {
     },
   ];
 };
+
+/** A freezer's coil is full before half a day is over: 12 h at most (common practice: every 3 to 8 h). */
+const SELDOM_S = 12 * 3600;
+
+/** A freezer that is cleared less than twice a day. */
+export const defrostTooSeldom: Check = ({ values, unit }) => {
+  if (!unit || !isFreezer(unit.application)) return [];
+  if (values['defrost.method'] === undefined || values['defrost.method'] === 'none') return [];
+  if (values['defrost.initiation'] !== 'interval' && values['defrost.initiation'] !== 'coolingTime')
+    return [];
+  const interval = secondsOf(values, 'defrost.interval');
+  if (interval <= SELDOM_S) return [];
+  return [
+    {
+      code: 'defrostTooSeldom',
+      severity: 'warning',
+      settings: ['defrost.interval'],
+      message: `One defrost in ${Math.round(interval / 3600)} h: a freezer’s coil is usually cleared every 3 to 8 h, and what grows in between freezes hard. Shorten the interval.`,
+      numbers: { interval },
+    },
+  ];
+};

@@ -49,7 +49,8 @@ export const notInForce: Check = ({ values }) =>
     return [
       {
         code: 'notInForce',
-        severity: 'note',
+        // Rules of a fan that runs always are most often meant: somebody waits for them.
+        severity: master === 'fans.control' ? 'warning' : 'note',
         settings: [...idle, master],
         message: `${idle.map((id) => settingOf(id).label).join(' and ')} ${idle.length === 1 ? 'is' : 'are'} not in force: ${entry.label} is “${word}”.`,
         numbers: {},

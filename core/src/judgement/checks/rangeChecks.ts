@@ -13,6 +13,7 @@ import {
 import {
   findSetting,
   isFreezer,
+  isHeated,
   isMachine,
   settingOf,
   soundRange,
@@ -93,6 +94,9 @@ export const outsideSoundRange: Check = ({ values, unit }) => {
     const advised = advisedFor(unit).get(id);
     if (advised !== undefined && Math.abs(at - advised) <= slack + 1e-6) return [];
     const setting = settingOf(id);
+    // What a narrow band does to a compressor is no matter on a rack.
+    const spared = unit.compressor === 'rackSolenoid' && id === 'regulation.differential' && at < low;
+    if (spared) return [];
     const effect = at < low ? setting.tooLow : setting.tooHigh;
     return [
       {
@@ -144,6 +148,44 @@ export const nothingToRegulate: Check = ({ values }) => {
       severity: 'error',
       settings: missing,
       message: `${missing.map((id) => settingOf(id).label).join(' and ')} missing: a control cannot regulate without.`,
+      numbers: {},
+    },
+  ];
+};
+
+/** Below this a compressor goes by the noise of its probe, K. Common practice: half a kelvin, 1 °F. */
+const NARROWEST_K = 0.5;
+
+/** A differential so narrow that only the rest spaces the starts of a compressor. */
+export const differentialTooNarrow: Check = ({ values, unit }) => {
+  const differential = values['regulation.differential'];
+  if (!isQuantity(differential) || !unit || unit.compressor === 'rackSolenoid') return [];
+  if (values['regulation.action'] === 'heat' || baseValue(differential) >= NARROWEST_K - 1e-6) return [];
+  return [
+    {
+      code: 'differentialTooNarrow',
+      severity: 'warning',
+      settings: ['regulation.differential'],
+      message: sentence`A differential of ${differential}: nothing but the minimum off time spaces the starts, and each run is as short as it can be. Widen it.`,
+      numbers: { differential: baseValue(differential) },
+    },
+  ];
+};
+
+/** A unit that keeps warm and is set to cool, or the other way. */
+export const wrongAction: Check = ({ values, unit }) => {
+  const action = values['regulation.action'];
+  if (!unit || isMachine(unit.application) || (action !== 'cool' && action !== 'heat')) return [];
+  const heats = isHeated(unit.application);
+  if (heats === (action === 'heat')) return [];
+  return [
+    {
+      code: 'wrongAction',
+      severity: 'error',
+      settings: ['regulation.action'],
+      message: heats
+        ? 'This unit keeps warm, but its first stage is set to cool: the output comes on when it is warm enough. Set it to heat.'
+        : 'This unit keeps cold, but its first stage is set to heat: the compressor runs when it is cold enough. Set it to cool.',
       numbers: {},
     },
   ];

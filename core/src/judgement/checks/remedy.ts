@@ -1,5 +1,6 @@
 import { joinSentences, sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import {
+  baseValue,
   ceilTo,
   isQuantity,
   quantity,
@@ -130,6 +131,19 @@ function arithmetic(finding: Finding, values: SettingValues): SettingValues {
     }
     case 'endTemperatureWithoutCoilProbe':
       return { 'defrost.termination': 'time' };
+    case 'offCycleWithoutFan':
+      return { 'fans.whileDefrost': 'run' };
+    case 'fansBlowHeat':
+      return {
+        'fans.whileDefrost': 'stop',
+        ...(values['fans.control'] === 'always' && { 'fans.control': 'controlled' }),
+      };
+    case 'fanNeverWaits':
+      return { 'fans.delayAfterDrain': quantity(3, 'min') };
+    case 'wrongAction':
+      return { 'regulation.action': values['regulation.action'] === 'heat' ? 'cool' : 'heat' };
+    case 'setpointOutsideUserRange':
+      return rangeAround(values);
     case 'fanRestartAboveFanStop':
       return raise(
         values,
@@ -154,6 +168,16 @@ function arithmetic(finding: Finding, values: SettingValues): SettingValues {
     default:
       return {};
   }
+}
+
+/** Somebody chose the set point: the end of the user's range that it passed moves to it. */
+function rangeAround(values: SettingValues): SettingValues {
+  const point = values['regulation.setpoint'];
+  const [min, max] = [values['regulation.setpointMin'], values['regulation.setpointMax']];
+  if (!isQuantity(point)) return {};
+  if (isQuantity(max) && baseValue(point) > baseValue(max)) return { 'regulation.setpointMax': point };
+  if (isQuantity(min) && baseValue(point) < baseValue(min)) return { 'regulation.setpointMin': point };
+  return {};
 }
 
 /** The first of these settings that is set, moved by so many kelvins to the next whole number of its own unit, away from where it was. */

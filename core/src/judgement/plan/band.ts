@@ -115,6 +115,18 @@ function widthFor(basis: PlanBasis): Quantity {
   return tight ? differenceOf(basis, 3, 2) : differenceOf(basis, 5, 3);
 }
 
+/**
+ * How far up a narrow range goes: not at all where it may go down. A set point that stands at its coldest already gets the room that its limit leaves above cut-in, since
+ * a range from 34 to 34 °F leaves the user nothing.
+ */
+function roomAbove(basis: PlanBasis, band: Band, lowest: number): Quantity {
+  const { unit } = band.differential;
+  const limit = basis.goods.max?.value;
+  if (lowest < band.setpoint.value || !limit) return quantity(0, unit);
+  const room = floorTo(valueIn(limit, band.cutIn.unit) - band.cutIn.value, 1);
+  return quantity(Math.max(0, Math.min(2, room)), unit);
+}
+
 /** Regulation and the end user's range. */
 export function planBand(basis: PlanBasis): readonly Draft[] {
   const band = bandFor(basis);
@@ -124,13 +136,13 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
     : 'common practice';
   const door = basis.unit.doorUse ?? 'normal';
   const narrow = basis.side('userRange') === 'narrow';
-  const up = narrow ? quantity(0, band.differential.unit) : differenceOf(basis, 5, 3);
   const down = narrow ? differenceOf(basis, 4, 2) : differenceOf(basis, 10, 6);
   if (basis.heated) return heatedDrafts(basis, band, limitText);
   const lowest = Math.max(
     band.setpoint.value - down.value,
     Math.min(band.setpoint.value, coldest(basis) ?? Number.NEGATIVE_INFINITY),
   );
+  const up = narrow ? roomAbove(basis, band, lowest) : differenceOf(basis, 5, 3);
   return [
     { setting: 'regulation.action', value: 'cool', reason: 'The first stage cools.' },
     {
@@ -160,7 +172,9 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
       setting: 'regulation.setpointMax',
       value: quantity(band.setpoint.value + up.value, band.setpoint.unit),
       reason: narrow
-        ? `Not warmer than the set point: cut-in would pass the limit of the product.`
+        ? up.value > 0
+          ? sentence`The user may go ${up} warmer: cut-in then still keeps the limit of the product.`
+          : `Not warmer than the set point: cut-in would pass the limit of the product.`
         : sentence`The user may go ${up} warmer; cut-in may then pass the limit of the product.`,
       school: 'userRange',
     },

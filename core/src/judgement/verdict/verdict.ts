@@ -7,6 +7,7 @@ import type { SettingValues } from '../../foundation/settings/index.ts';
 import { dayFigures, type DayFigures } from './dayFigures.ts';
 import { foundIn, mendedFindings, type JudgedFinding } from './runFindings.ts';
 import { onCircuit, onControl } from './onControl.ts';
+import { priceOfStopping } from './probeFailure.ts';
 import { lookAt } from './seen.ts';
 import { unitDay } from './unitDay.ts';
 
@@ -55,6 +56,9 @@ export function judgement({
   if (typeof day === 'string')
     return { findings: [...rules, ...beside].sort(bySeverity), day: null, problem: day };
   const seen = lookAt(unit, values, day, display);
-  const run = remedies ? mendedFindings({ unit, values, day, seen, display }) : foundIn(seen);
+  const run = [
+    ...(remedies ? mendedFindings({ unit, values, day, seen, display }) : foundIn(seen)),
+    ...priceOfStopping(unit, values, display),
+  ];
   return { findings: [...rules, ...run, ...beside].sort(bySeverity), day: dayFigures(seen), problem: null };
 }
