@@ -119,7 +119,8 @@ describe('saturation', () => {
 
   test.each([
     [['R-744', '--at', '40C'], 'critical point'],
-    [['R-449A', '--at', '0C'], 'no published equation'],
+    [['R-499X', '--at', '0C'], 'no such refrigerant'],
+    [['R-449A', '--at', '70C'], 'estimate ends'],
     [['R-9', '--at', '0C'], 'expected one of'],
     [['R-134a'], '--at'],
     [['R-134a', '--at', '5K'], '--at'],

@@ -1,11 +1,11 @@
 import {
   fluidNamed,
+  estimates,
   fluids,
   gaugeOf,
   isOutOfRange,
   KPA_PER_PSI,
   pressureAt,
-  whyWithout,
   type Fluid,
   type Side,
 } from '@brine/core/foundation/refrigerants';
@@ -22,8 +22,9 @@ export const saturation: Command = {
     const name = args.positional.join(' ');
     const fluid = fluidNamed(name);
     if (!fluid) {
-      const why = name === '' ? 'expected a refrigerant' : (whyWithout(name) ?? 'no such refrigerant here');
-      throw new Refusal(`saturation: ${name}: ${why}; expected one of ${fluids.map((f) => f.id).join(', ')}`);
+      const why = name === '' ? 'expected a refrigerant' : 'no such refrigerant here';
+      const known = [...fluids, ...estimates].map((f) => f.id).join(', ');
+      throw new Refusal(`saturation: ${name}: ${why}; expected one of ${known}`);
     }
     const celsius = quantityOption(args, 'at', 'temperature');
     if (celsius === undefined) throw new Refusal('--at: expected a temperature such as 25C or 40F');
@@ -38,6 +39,7 @@ export const saturation: Command = {
         dew: side(fluid, celsius, 'dew', metres),
         source: fluid.source,
         errorPercent: fluid.errorPercent,
+        estimate: fluid.mixture ? { errorPercent: fluid.errorPercent } : null,
       },
     };
   },

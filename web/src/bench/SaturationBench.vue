@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fluids, withoutEquation } from '@brine/core/foundation/refrigerants';
+import { estimates, fluids } from '@brine/core/foundation/refrigerants';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -27,6 +27,9 @@ const units = [
         ><span class="field-label">Refrigerant</span>
         <select v-model="id" data-test="refrigerant">
           <option v-for="f in fluids" :key="f.id" :value="f.id">{{ f.id }} ({{ f.safety }})</option>
+          <optgroup label="Estimated">
+            <option v-for="f in estimates" :key="f.id" :value="f.id">{{ f.id }} ({{ f.safety }})</option>
+          </optgroup>
         </select>
       </label>
       <SegmentedControl v-model="from" label="From" :options="ways" />
@@ -70,7 +73,12 @@ const units = [
         </tr>
       </tbody>
     </table>
-    <p v-if="departures" class="mt-2" data-test="departures">
+    <p v-if="fluid.mixture" class="mt-2 border-l-4 border-amber bg-amber-wash px-3 py-2" data-test="estimate">
+      <strong class="font-semibold">An estimate, within {{ fluid.errorPercent }} %.</strong> No equation of
+      {{ fluid.id }} could be checked here. It is no charging chart: take superheat and subcooling from a
+      printed one.
+    </p>
+    <p v-else-if="departures" class="mt-2" data-test="departures">
       On the suction line, superheat from dew:
       <strong class="font-semibold">{{ departures.superheat }}</strong>. On the liquid line, subcooling from
       bubble: <strong class="font-semibold">{{ departures.subcooling }}</strong>.
@@ -85,7 +93,7 @@ const units = [
         {{ fluid.id }} burns ({{ fluid.safety }}): no sparking contact where gas can gather.</template
       ></CautionNote
     >
-    <details class="mt-3">
+    <details v-if="!fluid.mixture" class="mt-3">
       <summary class="link py-1">Chart of {{ fluid.id }}</summary>
       <table class="table-plain mt-1 max-w-md">
         <thead>
@@ -104,9 +112,5 @@ const units = [
         </tbody>
       </table>
     </details>
-    <p class="hint mt-3">
-      Not here, since no published equation could be checked: {{ [...withoutEquation.keys()].join(', ') }}.
-      Use a printed chart for them.
-    </p>
   </section>
 </template>

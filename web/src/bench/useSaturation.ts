@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue';
 import {
   absoluteOf,
-  fluids,
+  fluidNamed,
   gaugeOf,
   isOutOfRange,
   KPA_PER_PSI,
@@ -35,7 +35,7 @@ export function useSaturation() {
   const typed = ref('');
   const elevation = ref('');
   const line = ref('');
-  const fluid = computed(() => fluids.find((f) => f.id === id.value)!);
+  const fluid = computed(() => fluidNamed(id.value)!);
   const perUnit = computed(() => (gaugeUnit.value === 'psi' ? KPA_PER_PSI : KPA_PER_BAR));
   const metres = computed(() => (parseNumber(elevation.value) ?? 0) * (display.unit === 'degF' ? FEET : 1));
   const temperatureProblem = (label: string, text: string) => {

@@ -1,4 +1,4 @@
-export { type Fluid, fluidNamed, fluids, whyWithout, withoutEquation } from './fluids.ts';
+export { estimates, type Fluid, fluidNamed, fluids } from './fluids.ts';
 export { lowestCondensing } from './lowestCondensing.ts';
 export {
   absoluteOf,

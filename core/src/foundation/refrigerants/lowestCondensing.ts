@@ -34,6 +34,6 @@ export function lowestCondensing(refrigerant: string, evaporating: number): Lowe
   if (isOutOfRange(celsius)) return usual;
   return {
     celsius,
-    why: sentence`${fluid.id} evaporating at ${show(evaporating)}: a valve picked at ${show(PICKED_AT)} with 30 % in reserve needs ${((needed - low) / 100).toFixed(1)} bar across it, which it has from ${show(celsius)} on.`,
+    why: sentence`${fluid.id}${fluid.mixture ? ' (its pressures are estimated)' : ''} evaporating at ${show(evaporating)}: a valve picked at ${show(PICKED_AT)} with 30 % in reserve needs ${((needed - low) / 100).toFixed(1)} bar across it, which it has from ${show(celsius)} on.`,
   };
 }

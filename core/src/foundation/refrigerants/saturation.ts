@@ -1,5 +1,6 @@
 import { ZERO_CELSIUS_K, PRESSURE } from '../limits/index.ts';
 import type { Fluid, Line } from './fluids.ts';
+import { mixturePressure } from './pengRobinson.ts';
 
 /** Standard atmosphere, kPa. */
 export const SEA_LEVEL_KPA = PRESSURE / 1000;
@@ -27,32 +28,40 @@ export function pressureAt(fluid: Fluid, celsius: number, side: Side): number | 
     return {
       outOfRange: `${fluid.id}: ${celsius.toFixed(1)} °C lies below ${(fluid.lowestK - ZERO_CELSIUS_K).toFixed(1)} °C, where its equation begins`,
     };
+  if (kelvin > line.criticalK && fluid.mixture)
+    return {
+      outOfRange: `${fluid.id}: ${celsius.toFixed(1)} °C lies above ${(line.criticalK - ZERO_CELSIUS_K).toFixed(0)} °C, where its estimate ends`,
+    };
   if (kelvin > line.criticalK)
     return {
       outOfRange: `${fluid.id}: ${celsius.toFixed(1)} °C lies above its critical point, ${(line.criticalK - ZERO_CELSIUS_K).toFixed(2)} °C: there is no boiling any more`,
     };
-  return onLine(line, kelvin);
+  return pressureOf(fluid, side, kelvin);
 }
+
+/** Pressure on the line of a side, or of the mixture where it is estimated. */
+const pressureOf = (fluid: Fluid, side: Side, kelvin: number): number =>
+  fluid.mixture ? mixturePressure(fluid.mixture, kelvin, side) : onLine(fluid[side], kelvin);
 
 /**
  * Saturation temperature, °C, at a pressure in kPa absolute: the inverse of {@link pressureAt}, to 1e-9 K by bisection and secant steps.
  */
 export function temperatureAt(fluid: Fluid, kPa: number, side: Side): number | OutOfRange {
   const line = fluid[side];
-  const lowest = onLine(line, fluid.lowestK);
+  const lowest = pressureOf(fluid, side, fluid.lowestK);
   if (!(kPa >= lowest))
     return {
       outOfRange: `${fluid.id}: ${kPa.toFixed(1)} kPa absolute lies below ${lowest.toFixed(1)} kPa, where its equation begins`,
     };
   if (kPa > line.criticalKPa)
     return {
-      outOfRange: `${fluid.id}: ${kPa.toFixed(0)} kPa absolute lies above its critical pressure, ${line.criticalKPa.toFixed(0)} kPa`,
+      outOfRange: `${fluid.id}: ${kPa.toFixed(0)} kPa absolute lies above ${fluid.mixture ? 'where its estimate ends' : 'its critical pressure'}, ${line.criticalKPa.toFixed(0)} kPa`,
     };
   let [low, high] = [fluid.lowestK, line.criticalK];
   // ln p against 1/T is nearly straight, so that halving in it converges within some forty steps from any range.
   for (let i = 0; i < 80 && high - low > 1e-10; i += 1) {
     const middle = 2 / (1 / low + 1 / high);
-    if (onLine(line, middle) < kPa) low = middle;
+    if (pressureOf(fluid, side, middle) < kPa) low = middle;
     else high = middle;
   }
   return (low + high) / 2 - ZERO_CELSIUS_K;
