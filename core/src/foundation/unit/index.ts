@@ -1,4 +1,4 @@
-export { type FactId, factIds, type Facts, factWords, isFactId, usualFacts } from './facts/facts.ts';
+export { type FactId, factIds, type Facts, factWords, usualFacts } from './facts/facts.ts';
 export { factsOfUnit } from './facts/factsOfUnit.ts';
 export { type ToolFactId, type ToolFacts, usualToolFacts } from './facts/toolFacts.ts';
 export { goods, type Goods, type GoodsId, goodsOf } from './goods.ts';

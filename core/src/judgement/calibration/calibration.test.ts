@@ -9,6 +9,12 @@ import { expandedUncertainty, platinumClassOf, recorderVerdicts } from './accura
 import { judgeComparison, offsetUnitText } from './comparison.ts';
 import { offsetParameters, proposeOffset, shownBeforeAndAfter } from './offset.ts';
 
+test('one point proves nothing: its own offset leaves no residual, and no class is said', () => {
+  const { offsetOnly, slopeAndOffset } = calibrate([{ reading: 1.2, reference: 0 }]);
+  expect(offsetOnly).toMatchObject({ maxResidual: 0, platinum: 'none', recorder: null });
+  expect(slopeAndOffset).toBeNull();
+});
+
 describe('one point', () => {
   const all = [...families.values()].flatMap((definition) =>
     offsetParameters(definition).map(({ parameter }) => ({

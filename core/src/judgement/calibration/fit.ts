@@ -19,8 +19,10 @@ export interface Correction {
   readonly offsetDeltaF: number;
   readonly residuals: readonly number[];
   readonly maxResidual: number;
+  /** None too where a single point was compared: its own offset leaves nothing over, which proves nothing. */
   readonly platinum: PlatinumClass | 'none';
-  readonly recorder: Readonly<Record<RecorderClass, boolean>>;
+  /** Null for a single point. */
+  readonly recorder: Readonly<Record<RecorderClass, boolean>> | null;
 }
 
 export interface Calibration {
@@ -76,8 +78,8 @@ function correction(points: readonly ComparedPoint[], slope: number, offsetK: nu
       temperatureIn(temperature(0, 'degC'), 'degF') * (1 - slope),
     residuals,
     maxResidual: Math.max(...residuals.map(Math.abs)),
-    platinum: platinumClassOf(at),
-    recorder: recorderVerdicts(at),
+    platinum: points.length > 1 ? platinumClassOf(at) : 'none',
+    recorder: points.length > 1 ? recorderVerdicts(at) : null,
   };
 }
 

@@ -1,7 +1,5 @@
-export { condenserAlarms } from './condenserChecks.ts';
-export { type DayFigures, dayFigures } from './dayFigures.ts';
-export type { AnyRemedy, WorkRemedy } from './mend.ts';
+export type { AnyRemedy } from './mend.ts';
 export { foundIn, type JudgedFinding } from './runFindings.ts';
-export { type SeenDay, seenOf } from './seen.ts';
-export { condenserDay, unitDay, type UnitDay } from './unitDay.ts';
+export { seenOf } from './seen.ts';
+export { condenserDay } from './unitDay.ts';
 export { type JudgementInput, judgement, type Verdict } from './verdict.ts';

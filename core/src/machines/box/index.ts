@@ -13,13 +13,6 @@ export { flowAt, stateAt } from './plant/places.ts';
 export { doorFlow } from './plant/infiltration.ts';
 export { humidityRatio, saturatedRatio, saturationPressure } from './plant/moistAir.ts';
 export { type BoxChoice, boxOf, insideOf } from './plant/boxOf.ts';
-export {
-  ambientRatio,
-  type CoilClearing,
-  DESIGN_AMBIENT,
-  type HeatLoad,
-  heatLoad,
-  runHours,
-} from './plant/sizing.ts';
+export { ambientRatio, DESIGN_AMBIENT, heatLoad, runHours } from './plant/sizing.ts';
 export { type TemplateId, templateIds, templates } from './plant/templates.ts';
 export { CLOSES, deliveryHours, type DoorUse, OPENS, useFactors } from './plant/use.ts';

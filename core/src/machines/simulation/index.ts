@@ -1,7 +1,6 @@
 export { doorOf } from './doors.ts';
 export type { DoorUse } from '../box/index.ts';
 export type { Figures, Spread, StorageLimits } from './figures.ts';
-export { judgeRun } from './judge.ts';
 export { gapSentence, logGaps } from './logGaps.ts';
 export { readLog } from './readLog.ts';
 export { replay, type Replayed } from './replay.ts';
@@ -9,5 +8,5 @@ export { type Fault, type FaultKind, readScenario, type Scenario } from './scena
 export { seriesCsv } from './seriesCsv.ts';
 export { type Sample, simulate, type Simulated } from './simulate.ts';
 export { readVary, sweep } from './sweep.ts';
-export { type Pour, type StagesDay, stagesDay } from './stagesDay.ts';
+export { type Pour, stagesDay } from './stagesDay.ts';
 export { UnitRun } from './unitRun.ts';

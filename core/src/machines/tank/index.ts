@@ -1,1 +1,1 @@
-export { endsAt, pourInto, secondsBetween, stepTank, type Tank, type TankFacts, tankOf } from './tank.ts';
+export { endsAt, pourInto, secondsBetween, stepTank, type Tank, tankOf } from './tank.ts';
