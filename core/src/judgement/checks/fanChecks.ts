@@ -16,7 +16,7 @@ export const offCycleWithoutFan: Check = ({ values, unit }) => {
       severity: meant ? 'note' : 'warning',
       settings: ['fans.whileDefrost', 'defrost.method'],
       message:
-        'Off-cycle defrost melts with box air, and the fan stands in it: still air takes several times as long. Let the fan run in defrost.',
+        'Off-cycle defrost melts with box air, and the fan is stopped in it: still air takes several times as long. Let the fan run in defrost.',
       numbers: {},
     },
   ];
