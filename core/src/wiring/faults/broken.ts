@@ -18,8 +18,9 @@ export function breakNetwork(network: Network, fault: Fault): Tested | null {
     }
     case 'blownFuse':
     case 'openLoad':
+      return partSiemens(network, fault.part, OPEN, false);
     case 'openCoil':
-      return partSiemens(network, fault.part, OPEN, fault.kind === 'openCoil');
+      return openCoil(network, fault.part);
     case 'shortedLoad':
       return partSiemens(network, fault.part, CLOSED, false);
     case 'weldedContact':
@@ -80,6 +81,14 @@ function idsOf(circuit: Circuit): readonly string[] {
   const known = idsByCircuit.get(circuit) ?? wireIds(circuit.wires);
   idsByCircuit.set(circuit, known);
   return known;
+}
+
+/** No current in a broken coil, and so no pull: its poles stay at rest whatever volts stand across it. */
+function openCoil(network: Network, id: string): Tested | null {
+  const broken = partSiemens(network, id, OPEN, true);
+  const placed = network.parts.find((p) => p.part.id === id);
+  if (!broken || !placed) return null;
+  return { network, effect: { ...broken.effect, stuck: new Map([[placed.index, 'rest' as const]]) } };
 }
 
 function partSiemens(network: Network, id: string, siemens: number, coilOnly: boolean): Tested | null {

@@ -12,7 +12,7 @@ import type { Circuit } from '../circuit/circuit.ts';
 import { convert } from '../conversion/convert.ts';
 import { judgeReading } from '../meter/judge.ts';
 import { proofOf, type Proof } from '../meter/proof.ts';
-import { networkOf } from '../solver/index.ts';
+import { isSettled, networkOf, statesOf } from '../solver/index.ts';
 import { breakNetwork } from './broken.ts';
 import { diagnose } from './diagnose.ts';
 import { firstFaults, type Fault } from './fault.ts';
@@ -384,4 +384,13 @@ describe('readings as a file', () => {
     const read = readReadings(file(reading), circuit);
     expect(isFileProblem(read) && read.field).toBe(field);
   });
+});
+
+test('an open coil pulls nothing in, whatever volts stand across it: its poles are open in every state (oracle: the solver’s own branches)', () => {
+  const { network, effect } = breakNetwork(networkOf(splitPhase()), { kind: 'openCoil', part: 'C1' })!;
+  const coil = network.parts.find((p) => p.part.id === 'C1')!;
+  const settled = statesOf(network, effect).filter(isSettled);
+  expect(settled.length).toBeGreaterThan(1);
+  for (const { yRe } of settled)
+    for (let pole = 1; pole < coil.count; pole += 1) expect(yRe[coil.branch + pole]!).toBeLessThan(1e-3);
 });

@@ -326,3 +326,11 @@ describe('safety switches through a change', () => {
     ]);
   });
 });
+
+test('behind a fuse that blows nothing else is reported: no load that hangs on no supply, none that never works', () => {
+  const circuit = withPart(reachIn(), 'F1', { amps: 0.2 });
+  const codes = findingsOf(circuit).map((f) => f.code);
+  expect(codes).toContain('fuseBlows');
+  expect(codes).not.toContain('floatingLoad');
+  expect(codes).not.toContain('neverOn');
+});

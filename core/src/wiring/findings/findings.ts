@@ -17,6 +17,7 @@ import {
 } from './parts.ts';
 import { backFeed, fuseBlows, neutralThroughEarth, probeOnMains, shortCircuit } from './supplies.ts';
 import { floatingLoad, neverOrAlways, type StateView } from './overStates.ts';
+import { behindBlown } from './behindBlown.ts';
 import { safetyBypassed } from './bypassed.ts';
 import { wireUndersized } from './undersized.ts';
 import type { WiringFinding } from './finding.ts';
@@ -28,10 +29,11 @@ export function wiringFindings(
   asFound: Circuit | null = null,
 ): readonly WiringFinding[] {
   const views = states.map((settled): StateView => ({ settled, groups: metalPaths(settled) }));
+  const excused = behindBlown(network, states);
   const found = [
     ...views.flatMap(stateFindings),
-    ...floatingLoad(network, views),
-    ...neverOrAlways(network, views),
+    ...floatingLoad(network, views, excused),
+    ...neverOrAlways(network, views, excused),
     ...wireUndersized(network),
     ...(asFound ? safetyBypassed(network.circuit, asFound) : []),
   ];

@@ -13,9 +13,15 @@ const loadsOf = (network: Network) =>
   network.parts.filter((p): p is Placed<LoadPart> => p.part.kind === 'load');
 
 /** floatingLoad: a terminal of a load that hangs on a supply in no state. */
-export function floatingLoad(network: Network, views: readonly StateView[]): readonly WiringFinding[] {
+export function floatingLoad(
+  network: Network,
+  views: readonly StateView[],
+  excused: (node: number) => boolean,
+): readonly WiringFinding[] {
   return loadsOf(network).flatMap(({ part, nodes }) => {
-    const floating = part.terminals.filter((_, i) => !views.some(({ groups }) => isFed(groups, nodes[i]!)));
+    const floating = part.terminals.filter(
+      (_, i) => !excused(nodes[i]!) && !views.some(({ groups }) => isFed(groups, nodes[i]!)),
+    );
     if (floating.length === 0) return [];
     return [
       finding(
@@ -29,10 +35,15 @@ export function floatingLoad(network: Network, views: readonly StateView[]): rea
 }
 
 /** alwaysOn and neverOn: a load whose contact changes nothing. */
-export function neverOrAlways(network: Network, views: readonly StateView[]): readonly WiringFinding[] {
+export function neverOrAlways(
+  network: Network,
+  views: readonly StateView[],
+  excused: (node: number) => boolean,
+): readonly WiringFinding[] {
   const driven = drivenLoads(network);
-  return loadsOf(network).flatMap(({ part, index }) => {
+  return loadsOf(network).flatMap(({ part, index, nodes }) => {
     const on = views.filter(({ settled }) => isEnergised(settled, index)).length;
+    if (on === 0 && nodes.some(excused)) return [];
     if (on === 0) return [finding('neverOn', null, [part.id], `${nameOf(part)} is energised in no state.`)];
     if (on < views.length || !driven.has(index)) return [];
     return [
