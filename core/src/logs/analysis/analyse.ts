@@ -19,7 +19,7 @@ export function analyse(log: Log, known: KnownSettings = nothingKnown): Analysis
   const cycles = cyclesOf(log, grid);
   const rests = cycles.stretches.filter((s) => !s.on && s.whole);
   const runs = cycles.stretches.filter((s) => s.on && s.whole);
-  const { defrosts, foundBy } = defrostsOf(log, grid, rests, known);
+  const { defrosts, foundBy, expected } = defrostsOf(log, grid, rests, known, cycles.from === 'air');
   // What a defrost starts and stops says nothing of the band.
   const ordinary = undisturbed(cycles.points, defrosts).filter((p) => p.start || !endsInDefrost(p, defrosts));
   const changes = cycles.tooCoarse ? [] : changesOf(ordinary);
@@ -65,7 +65,7 @@ export function analyse(log: Log, known: KnownSettings = nothingKnown): Analysis
     startSpread: cutInLevel?.spread ?? null,
     restMinutesMedian:
       ordinaryRests.length > 0 ? median(ordinaryRests.map((r) => (r.to - r.from) / 60)) : null,
-    confidence: confidenceOf(cycles, cutInLevel, cutOutLevel, grid, defrosts, foundBy),
+    confidence: confidenceOf(cycles, cutInLevel, cutOutLevel, grid, { defrosts, foundBy, expected }),
   };
 }
 

@@ -1,6 +1,6 @@
 import type { Confidence } from './analysis.ts';
 import type { Cycles, Level } from './cycles.ts';
-import type { Defrost, FoundBy } from './defrosts.ts';
+import type { FoundBy, FoundDefrosts } from './defrosts.ts';
 import type { Grid } from './grid.ts';
 
 /** How sure each figure is: what it may be off by, and from what it comes. */
@@ -9,8 +9,7 @@ export function confidenceOf(
   cutIn: Level | null,
   cutOut: Level | null,
   grid: Grid,
-  defrosts: readonly Defrost[],
-  foundBy: FoundBy,
+  { defrosts, foundBy, expected }: FoundDefrosts,
 ): Readonly<Record<string, Confidence>> {
   const source =
     cycles.from === 'compressor'
@@ -29,7 +28,7 @@ export function confidenceOf(
     defrostColumn: 'from the defrost column',
     coil: 'from the coil’s warm spells',
     longRests: 'from off-cycles much longer than the others: length and end are not known',
-    air: 'from the air alone',
+    air: `from the air alone: ${defrosts.length} of ${expected ?? defrosts.length} humps that come again in the same time; begin and end are where the air rises and where it is warmest`,
     nothing: 'none was seen',
   };
   return {

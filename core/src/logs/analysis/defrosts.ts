@@ -1,6 +1,7 @@
 import { middleMean, median, quantile } from '../../foundation/statistics/index.ts';
 import type { Log } from '../reading/index.ts';
 import type { Grid } from './grid.ts';
+import { humpsOf } from './humps.ts';
 import { stretchesOf, type Stretch } from './stretches.ts';
 
 export type EndedBy = 'temperature' | 'time' | 'unknown';
@@ -17,6 +18,13 @@ export interface Defrost {
 
 /** How defrosts were found, which says how far they are to be trusted. */
 export type FoundBy = 'defrostColumn' | 'coil' | 'longRests' | 'air' | 'nothing';
+
+/** Defrosts, how they were found, and how many turns of the same time there would have been; null where that was not asked. */
+export interface FoundDefrosts {
+  readonly defrosts: readonly Defrost[];
+  readonly foundBy: FoundBy;
+  readonly expected: number | null;
+}
 
 /** What the settings say of the end, where they are known. */
 export interface EndSettings {
@@ -41,25 +49,33 @@ const STILL_MELTING = 1.5;
 
 /**
  * Defrosts of a log. From the defrost column where there is one; else from the coil's warm spells, with the compressor's long rests; else from rests more than
- * twice the usual. What ended each follows from the settings, or from what stays the same from one to the next: the coil's end temperature or the length.
+ * twice the usual, and with the air alone from humps that come again in the same time. What ended each follows from the settings, or from what stays the same from one to the next: the coil's end temperature or the length.
  */
 export function defrostsOf(
   log: Log,
   grid: Grid,
   rests: readonly Stretch[],
   settings: EndSettings,
-): { readonly defrosts: readonly Defrost[]; readonly foundBy: FoundBy } {
-  const { defrost, coil } = log.values;
+  airAlone: boolean,
+): FoundDefrosts {
+  const { defrost, coil, air } = log.values;
+  const humps = airAlone && !defrost && !coil && air ? humpsOf(air, log.time, grid.step) : null;
   const [candidates, foundBy]: [readonly Candidate[], FoundBy] = defrost
     ? [flagged(defrost, log, grid), 'defrostColumn']
     : coil
       ? [warmSpells(coil, log, grid, rests), 'coil']
-      : rests.length > 0
-        ? [longRests(rests), 'longRests']
-        : [[], 'nothing'];
+      : humps
+        ? [
+            humps.humps.map(({ foot, peak }) => ({ start: foot, end: peak, endCoil: null, lastRise: 0 })),
+            'air',
+          ]
+        : rests.length > 0
+          ? [longRests(rests), 'longRests']
+          : [[], 'nothing'];
   return {
     defrosts: ended(candidates, grid.step, settings),
     foundBy: candidates.length > 0 ? foundBy : 'nothing',
+    expected: humps?.expected ?? null,
   };
 }
 
