@@ -3,6 +3,7 @@ export { factsOfUnit } from './facts/factsOfUnit.ts';
 export { type ToolFactId, type ToolFacts, usualToolFacts } from './facts/toolFacts.ts';
 export { goods, type Goods, type GoodsId, goodsOf } from './goods.ts';
 export { describeSide, type SchoolId, schools, sideOf, type Sides } from './schools.ts';
+export { readSupplyText } from './supplyText.ts';
 export {
   compressorDuties,
   defrostMethods,

@@ -1,3 +1,4 @@
+import { asOneRelayFans } from '../condenserFans/index.ts';
 import { plan } from '../plan/index.ts';
 import { probeRoleNames } from '../../foundation/unit/index.ts';
 import { withImplied, withoutUnsaid } from '../../controllers/builtIn/index.ts';
@@ -244,7 +245,11 @@ function methodGaps(needs: UnitNeeds, definition: ControllerDefinition): readonl
         : {
             need: 'off-cycle defrost',
             lacks: `knows only ${methods.map((m) => methodWords[m] ?? m).join(', ')}`,
-            bridge: null,
+            bridge: {
+              kind: 'clearsInRests',
+              words:
+                'It counts no defrost: the coil clears in the off-cycles while its fan runs, as long as cut-in stands well above freezing; else a time clock in the compressor’s line.',
+            },
           },
     ];
   return [
@@ -382,5 +387,6 @@ function lostValues(needs: UnitNeeds, definition: ControllerDefinition): Fit['lo
   const values = Object.fromEntries(
     plan(needs.unit).settings.map((s) => [s.setting, s.value]),
   ) as SettingValues;
-  return encode(values, definition).lost;
+  // A plain thermostat that switches fans goes by its own set point: what is carried over is not lost.
+  return encode(asOneRelayFans(values, needs.unit, definition), definition).lost;
 }

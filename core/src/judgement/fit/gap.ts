@@ -9,6 +9,7 @@ export type BridgeKind =
   | 'followCompressor'
   | 'leaveAlwaysOn'
   | 'leaveEmpty'
+  | 'clearsInRests'
   | 'probeExchange'
   | 'timeOnly'
   | 'doorInFanLine'
@@ -41,6 +42,7 @@ export const bridgeCosts: Readonly<Record<BridgeKind, number>> = {
   followCompressor: 5,
   leaveAlwaysOn: 3,
   leaveEmpty: 3,
+  clearsInRests: 6,
   probeExchange: 2,
   timeOnly: 9,
   doorInFanLine: 3,

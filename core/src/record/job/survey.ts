@@ -1,4 +1,4 @@
-import { readUnit, UNIT_FORMAT, type Sides, type UnitDescription } from '../../foundation/unit/index.ts';
+import { readSupplyText, readUnit, UNIT_FORMAT, type Sides, type UnitDescription } from '../../foundation/unit/index.ts';
 import { isQuantity, printQuantity, quantity, valueIn } from '../../foundation/quantities/index.ts';
 import {
   decode,
@@ -51,6 +51,8 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
   const application = answers.get('application');
   const unasked =
     isApplication(application) && isMachine(application) ? { goods: 'nothing', defrostMethod: 'none' } : {};
+  const supplyText = answers.get('supply');
+  const supply = typeof supplyText === 'string' ? readSupplyText(supplyText) : null;
   const facts = typedFacts(state);
   const measured = Object.keys(facts).length > 0 ? { facts } : {};
   const unit = readUnit({
@@ -59,6 +61,7 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
     ...fields,
     ...unasked,
     ...measured,
+    ...(supply && { supply }),
     schools,
     companyDefaults,
   });

@@ -1,2 +1,3 @@
+export { atVolts } from './atVolts.ts';
 export { blankCircuits } from './blank.ts';
 export { typicalConversion, typicalConversions } from './typical.ts';
