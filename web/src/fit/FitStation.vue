@@ -55,7 +55,11 @@ useJumpTargets(() =>
       <div class="mt-6 flex flex-wrap items-baseline gap-x-4">
         <h2 class="text-[21px]">Which control</h2>
         <span class="hint" data-test="fit-summary"
-          >{{ rows.length }} in the library: {{ fitting }} fit, {{ bridged }} with something between</span
+          ><template v-if="loading && rows.length === 0">Comparing every control of the library …</template
+          ><template v-else
+            >{{ rows.length }} in the library: {{ fitting }} fit, {{ bridged }} with something
+            between</template
+          ></span
         >
       </div>
       <NoControllers v-if="isEmpty" class="mt-2" />

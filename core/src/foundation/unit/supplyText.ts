@@ -17,7 +17,8 @@ export function readSupplyText(text: string): StatedSupply | null {
   if (!found) return null;
   const volts = Number(found[1]!.replace(',', '.'));
   if (!(volts > 0 && volts < 1000)) return null;
-  const direct = /\bDC\b|VDC|V\s*=|batter|direct/i.test(text) || (volts <= BATTERY_V && !/\bAC\b|VAC|~/i.test(text));
+  const direct =
+    /\bDC\b|VDC|V\s*=|batter|direct/i.test(text) || (volts <= BATTERY_V && !/\bAC\b|VAC|~/i.test(text));
   const three = /\b3\s*(?:ph|~|phases?)|three[- ]phase/i.test(text);
   return { volts, ...(three && { phases: 3 }), ...(direct && { kind: 'dc' as const }) };
 }

@@ -28,6 +28,7 @@ const input = (more: Partial<CommissioningInput> = {}): CommissioningInput => ({
   unit: freezer,
   control: family('skerry-dx'),
   values: planned(),
+  circuit: null,
   loads: [
     { role: 'defrostHeater', watts: 1800, volts: 240 },
     { role: 'compressor', amps: 8, volts: 240 },

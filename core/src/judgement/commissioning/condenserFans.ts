@@ -16,7 +16,7 @@ const FANS_START =
 /** Tests of a control that runs the fans of a condenser, in their order. Margins are common practice. */
 export function condenserFanTests(wording: Wording, config: CondenserConfig): readonly CommissioningTest[] {
   return [
-    ...deadTests(condenserProbes),
+    ...deadTests(wording.unit.probes.includes('outdoor') ? condenserProbes : condenserProbes.slice(0, 1)),
     ...powerTests(wording, 0),
     ...outputTests(wording),
     ...regulating(wording, config),

@@ -5,6 +5,8 @@ import { printFor, quantity, type TemperatureUnit } from '../../foundation/quant
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { UnitLoad } from '../fit/index.ts';
+import type { Circuit } from '../../wiring/circuit/index.ts';
+import { readingsFrom, type CircuitReadings } from './fromCircuit.ts';
 import type { Predicted } from './predicted.ts';
 
 /** What a test list follows from. */
@@ -14,6 +16,8 @@ export interface CommissioningInput {
   /** What the control will do: read back from its own codes. */
   readonly values: SettingValues;
   readonly loads: readonly UnitLoad[];
+  /** The circuit as planned: volts and amps come from it, where there is one. */
+  readonly circuit: Circuit | null;
   /** Simulated beforehand; null until it is there. */
   readonly predicted: Predicted | null;
   readonly display: TemperatureUnit;
@@ -21,6 +25,8 @@ export interface CommissioningInput {
 
 /** The same with words for what the control shows. */
 export interface Wording extends CommissioningInput {
+  /** What the planned circuit makes a meter read; null without one. */
+  readonly readings: CircuitReadings | null;
   degrees(celsius: number): string;
   difference(kelvin: number): string;
   has(output: string): boolean;
@@ -49,6 +55,7 @@ const ofMachine = /pressure|coolant|oil|battery|voltage/i;
 export function wordingOf(input: CommissioningInput): Wording {
   return {
     ...input,
+    readings: input.circuit && readingsFrom(input.circuit),
     degrees: (celsius) => printFor(quantity(celsius, 'degC'), input.display),
     difference: (kelvin) => printFor(quantity(kelvin, 'K'), input.display),
     has: (output) =>

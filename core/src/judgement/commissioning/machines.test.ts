@@ -15,6 +15,7 @@ function tests(unit: Unit, control: string, more: SettingValues = {}): readonly 
     unit,
     control: family(control),
     values: { ...planned(unit), ...more },
+    circuit: null,
     loads: [],
     predicted: null,
     display: 'degC',

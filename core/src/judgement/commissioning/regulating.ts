@@ -44,7 +44,7 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
     group: 'regulation',
     title: cools ? 'Cut-in' : 'Starts heating',
     why: `Set point and differential together; ${fans ? 'the pressure follows from it' : 'a limit of the product lies just above'}.`,
-    how: ['Read the display in the moment it starts; hold the probe in the hand if you cannot wait.'],
+    how: [`Read the display in the moment it starts; ${moved(cools, cutIn)} if you cannot wait.`],
     expect: `It starts at ${degrees(cutIn)}${minOff > 0 ? ', or later if its minimum off time is not over' : ''}.`,
     measure: {
       unit: 'degC',
@@ -63,7 +63,7 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
       why: 'A restart against pressure kills a compressor.',
       how: [
         'Start the timer when it stops.',
-        'Warm the probe at once in the hand.',
+        `${sentenceCase(moved(cools, cutIn))} at once.`,
         'Write down when it starts again.',
       ],
       expect: `Not before ${spoken(minOff)}.`,
@@ -85,6 +85,16 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
     });
   return tests;
 }
+
+/** A hand has about 33 °C: what starts below that is warmed in it, anything warmer in water. */
+const HAND_C = 28;
+
+/** How a probe is brought to where the control starts. */
+function moved(cools: boolean, cutIn: number): string {
+  if (!cools) return 'cool the probe in water';
+  return cutIn < HAND_C ? 'hold the probe in the hand' : 'warm the probe in hot water';
+}
+const sentenceCase = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 function pullDownWords({ predicted, degrees }: Facts, cutOut: number): string {
   if (!predicted) return `It comes down to ${degrees(cutOut)} steadily and stops there.`;

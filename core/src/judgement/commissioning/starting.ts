@@ -16,9 +16,20 @@ export const condenserProbes = [
   'Outdoor probe in the shade, away from the air that the fans blow.',
 ];
 
+/** Where the probes of this unit go, by what the control reads and what the unit has. */
+function placesOf({ unit, control }: Wording): readonly string[] {
+  const [liquid, outdoor] = condenserProbes;
+  if (unit.application === 'condenserFans')
+    return unit.probes.includes('outdoor') ? [liquid!, outdoor!] : [liquid!];
+  if (unit.application === 'chilledWaterTank')
+    return ['Probe in a sealed pocket in the water, where it moves.'];
+  const coil = unit.probes.includes('coil') && (control.probes ?? []).some((p) => p.role === 'coil');
+  return coil ? boxProbes : boxProbes.slice(0, 1);
+}
+
 /** Dead checks, power-up and outputs. */
 export function startingTests(facts: Facts): readonly CommissioningTest[] {
-  const probes = facts.unit.application === 'condenserFans' ? condenserProbes : boxProbes;
+  const probes = placesOf(facts);
   return [
     ...deadTests(probes),
     ...powerTests(facts, facts.config.compressor.powerOnDelay),
@@ -55,7 +66,10 @@ export function deadTests(probes: readonly string[]): readonly CommissioningTest
 }
 
 /** The first minutes with power; `delay`: seconds from power to the first start. */
-export function powerTests({ unit, control }: Wording, delay: number): readonly CommissioningTest[] {
+export function powerTests(
+  { unit, control, readings }: Wording,
+  delay: number,
+): readonly CommissioningTest[] {
   const supply = control.supply?.[0];
   const tests: CommissioningTest[] = [
     {
@@ -66,7 +80,13 @@ export function powerTests({ unit, control }: Wording, delay: number): readonly 
       how: [
         'Ask who else is on the unit, the roof included.',
         'Condensing unit or rack first, then the evaporator, then the control.',
-        `Measure the control’s supply${supply ? `: ${supply.volts} V ${supply.kind.toUpperCase()}` : ''}.`,
+        `Measure the control’s supply${
+          readings?.supply
+            ? `: ${Math.round(readings.supply.volts)} V between ${readings.supply.between.join(' and ')}`
+            : supply
+              ? `: ${[supply.volts].flat().join(' to ')} V ${supply.kind.toUpperCase()}`
+              : ''
+        }.`,
       ],
       expect: 'The display lights and shows a temperature, no fault.',
       measure: null,
@@ -152,11 +172,10 @@ const asFans = { title: 'Fans on the condenser', look: 'They turn and blow the r
 export function outputTests(facts: Wording): readonly CommissioningTest[] {
   const byRelay = facts.unit.application === 'condenserFans' && !facts.has('condenserFan');
   return outputs
-    .filter(({ output }) => facts.has(output))
+    .filter(({ output }) => facts.has(output) && !(output === 'stage2' && stageUnused(facts)))
     .map(({ output, roles, ...usual }) => {
       const { title, look } = byRelay && output === 'compressor' ? asFans : usual;
-      const load = facts.loads.find((l) => roles.includes(l.role));
-      const measure = load ? ampsMeasure(load) : null;
+      const measure = ampsOf(facts, roles);
       return {
         id: `outputs.${output}`,
         group: 'outputs' as const,
@@ -174,6 +193,27 @@ export function outputTests(facts: Wording): readonly CommissioningTest[] {
         caution: measure ? LIVE : null,
       };
     });
+}
+
+/** True where the second stage is set to do nothing: nobody tries what is not used. */
+const stageUnused = ({ values }: Wording): boolean =>
+  values['stage2.function'] === undefined || values['stage2.function'] === 'none';
+
+/** Amps to be clamped: what the planned circuit draws there, else what the plate says; null where neither is known. */
+function ampsOf({ readings, loads }: Wording, roles: readonly string[]): Measure | null {
+  const drawn = readings?.loads.filter(({ part }) => roles.includes(part.role)) ?? [];
+  const most = drawn.toSorted((a, b) => b.amps - a.amps)[0];
+  if (most) {
+    const heater = most.part.role === 'defrostHeater' || most.part.role === 'heater';
+    return {
+      unit: 'A',
+      label: 'clamp',
+      least: most.amps * (heater ? 1 - HEATER_LESS : 0.4),
+      most: most.amps * (heater ? 1 + HEATER_MORE : 1.15),
+    };
+  }
+  const load = loads.find((l) => roles.includes(l.role));
+  return load ? ampsMeasure(load) : null;
 }
 
 /** Amps of a load from its plate: a heater by its own tolerance, a motor up to its plate amps and well above nothing (common practice). */

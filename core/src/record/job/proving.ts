@@ -53,6 +53,7 @@ export function provingOf(
           control,
           values: program.inForce,
           loads: (wiring?.loads ?? []).map((l) => l.what),
+          circuit: wiring?.plan?.circuit ?? null,
           predicted,
           display,
         })
