@@ -46,7 +46,7 @@ export const forecast: EndToEndTest = {
       const before = await settledFigures(page);
       expectHolds(before, 'As found', 'the old settings beside');
       expectHolds(before, 'In the unit', 'the plan');
-      await seeText(page, 'of ice grow over the run');
+      await seeText(page, 'of ice grow on the coil');
 
       // The cursor by keys: every lane is read.
       await page.$eval(`${byTest('day-strip')} svg`, (node) => (node as SVGElement).focus());

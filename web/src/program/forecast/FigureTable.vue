@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { UnitDescription } from '@brine/core/foundation/unit';
 import type { Figures } from '@brine/core/machines/simulation';
 import { energyOf, energyUnit } from '@brine/core/judgement/tuning';
-import { printFor, quantity } from '@brine/core/foundation/quantities';
+import { written } from '@brine/core/foundation/regulation';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 
 /** What runs amount to, side by side. */
@@ -14,8 +14,9 @@ const props = defineProps<{
   machine: 'box' | 'tank' | 'engine';
 }>();
 const display = useDisplay();
+/** As the judgement writes it: one rounding for one number. */
 const temperature = (celsius: number | null) =>
-  celsius === null ? 'never' : printFor(quantity(Math.round(celsius * 10) / 10, 'degC'), display.unit);
+  celsius === null ? 'never' : display.show(written(celsius, display.unit));
 const minutes = (value: number | null) =>
   value === null ? 'none' : `${value.toFixed(value < 10 ? 1 : 0)} min`;
 const grams = (kg: number | null) => (kg === null ? 'no defrost' : `${Math.round(kg * 1000)} g`);
