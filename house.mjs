@@ -68,6 +68,8 @@ export const coreRooms = {
     'machines/condenser',
     'machines/simulation',
     'wiring/circuit',
+    'wiring/report',
+    'wiring/solver',
   ],
   'judgement/complaints': [
     'foundation/limits',
@@ -98,6 +100,7 @@ export const coreRooms = {
     'foundation/quantities',
     'foundation/settings',
     'foundation/unit',
+    'judgement/condenserFans',
     'judgement/plan',
     'wiring/circuit',
     'wiring/conversion',

@@ -3,7 +3,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { floodBounds } from './bench/flood.ts';
 import { benchKinds } from './bench/kinds.ts';
 import { benchLogs } from './bench/logs.ts';
-import { benchSimulation } from './bench/simulation.ts';
+import { benchSimulation, simulationBounds } from './bench/simulation.ts';
 import { benchWiring } from './bench/wiring.ts';
 import { readFileSync } from 'node:fs';
 import { check } from '@brine/core/judgement/checks';
@@ -46,6 +46,7 @@ function line(name: string, work: number, against: number, what: string): void {
 if (process.argv.includes('--check')) {
   ensureBuilt();
   const bounds = [
+    ...simulationBounds(read('docs/formats/examples/fish-freezer.scenario.json')),
     ...(await floodBounds()),
     ...(await underLoad((text) => process.stdout.write(`       ${text}\n`))),
   ];

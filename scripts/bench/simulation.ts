@@ -1,9 +1,9 @@
 import { Worker } from 'node:worker_threads';
-import { Solver } from 'odex';
-import { boxOf, insideOf, restingBox, useFactors } from '@brine/core/machines/box';
 import { readScenario, simulate, type Scenario } from '@brine/core/machines/simulation';
-import { asVector, boxRates } from '../../core/testing/boxRates.ts';
-import { driveSegments } from '../../core/testing/driveSegments.ts';
+import { plan, valuesOf } from '@brine/core/judgement/plan';
+import { judgement } from '@brine/core/judgement/verdict';
+import { coldKinds, unitsOf } from '../../core/testing/everyUnit.ts';
+import { againstSolver, bestOf } from './againstSolver.ts';
 import { handInlined } from './handInlined.ts';
 
 interface Tools {
@@ -29,23 +29,30 @@ export async function benchSimulation(scenarioText: string, { least, line }: Too
     `the hand-inlined loop (asked: at most 2): ${ms(work)}`,
   );
 
-  const segments = driveSegments(week);
-  const solve = least(() => solveWith(week, segments), 1, 1);
-  line(
-    'the same week by odex at 1e-6, segment by segment',
-    solve,
-    work,
-    `the full model (asked: at least 5): ${ms(solve)}`,
-  );
+  for (const { stride, ours, odex, error, tolerance } of againstSolver(week))
+    line(
+      `the same week by odex at equal error, steps of ${stride} s`,
+      odex,
+      ours,
+      `our steps (asked: at least 5 at some stride): ${ms(odex)}, ${error.toFixed(3)} K from the truth, odex at ${tolerance}`,
+    );
 
   const day = read({ hours: 24 });
-  const first = least(() => simulate(day, { stride: 10, sampleEvery: 120 }), 5, 1);
+  const first = least(() => simulate(day, { stride: 1, sampleEvery: 30 }), 5, 1);
   line(
-    'first curve after a moved flag: two days at a stride',
+    'the curve after a moved flag: two days, every second',
     first,
-    150,
-    `the 150 ms asked: ${ms(first)}, and 10 ms of rest before`,
+    100,
+    `the 100 ms asked: ${ms(first)}, and 10 ms of rest before`,
   );
+  const { average, quick } = judging();
+  line(
+    'a new plan judged, with its remedies',
+    average,
+    400,
+    `the 400 ms asked: ${ms(average)} on average over all kinds`,
+  );
+  line('its first verdict, without', quick, 300, `the 300 ms asked: ${ms(quick)}`);
 
   const sweepMs = await onTwoCores(200, file);
   line('200 variants over 3 days on two cores', sweepMs, 8000, `the 8 s asked: ${ms(sweepMs)}`);
@@ -84,16 +91,55 @@ function alternately(one: () => unknown, two: () => unknown, times = 9): [number
   return best;
 }
 
-function solveWith(week: Scenario, segments: ReturnType<typeof driveSegments>): void {
-  const p = boxOf(week.template, { goodsIn: useFactors[week.doorUse], ...week.choice });
-  let y = asVector(restingBox(insideOf(week.template, week.choice)));
-  for (const { from, to, drive } of segments) {
-    const solver = new Solver(y.length);
-    solver.absoluteTolerance = 1e-6;
-    solver.relativeTolerance = 1e-6;
-    solver.maxSteps = 100_000;
-    y = solver.solve(boxRates(p, drive), from, y, to).y;
-  }
+/** Judging fresh plans of every kind on one core: on average with remedies, and the first verdict without. */
+export function judging(): { readonly average: number; readonly quick: number } {
+  const units = coldKinds.flatMap((kind) => unitsOf(kind).filter((_, i) => i % 9 === 0));
+  const timed = (remedies: boolean) => {
+    const began = performance.now();
+    for (const unit of units) judgement({ unit, values: valuesOf(plan(unit)), remedies });
+    return (performance.now() - began) / units.length;
+  };
+  timed(false);
+  return { average: timed(true), quick: timed(false) };
+}
+
+/** What an issue asked of simulating and judging; each is its limit where `measured` is at most `bound`. */
+export function simulationBounds(scenarioText: string): readonly {
+  readonly name: string;
+  readonly measured: number;
+  readonly bound: number;
+  readonly unit: string;
+}[] {
+  const week = readScenario({
+    ...(JSON.parse(scenarioText) as object),
+    warmUpHours: 0,
+    hours: 168,
+  }) as Scenario;
+  const day = readScenario({ ...(JSON.parse(scenarioText) as object), hours: 24 }) as Scenario;
+  sameCounts(week);
+  const [work, hand] = alternately(
+    () => simulate(week),
+    () => handInlined(week),
+  );
+  const { stride, ours, odex } = bestOf(againstSolver(week));
+  const { average, quick } = judging();
+  const [curve] = alternately(
+    () => simulate(day, { sampleEvery: 30 }),
+    () => undefined,
+    5,
+  );
+  return [
+    {
+      name: 'the full model against a hand-inlined loop',
+      measured: (100 * work) / hand,
+      bound: 200,
+      unit: '%',
+    },
+    { name: `our steps of ${stride} s against odex at equal error`, measured: (100 * ours) / odex, bound: 20, unit: '%' },
+    { name: 'a new plan judged, with its remedies', measured: average, bound: 400, unit: 'ms' },
+    { name: 'the first verdict', measured: quick, bound: 300, unit: 'ms' },
+    { name: 'the curve after a moved flag', measured: curve, bound: 100, unit: 'ms' },
+  ];
 }
 
 /** Runs a piece of this bench in a thread of its own, TypeScript and all. */

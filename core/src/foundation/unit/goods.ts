@@ -75,6 +75,12 @@ export const goods = {
     max: practice(quantity(14, 'degC')),
     min: practice(quantity(8, 'degC')),
   },
+  wine: {
+    name: 'Wine',
+    frozen: false,
+    max: practice(quantity(16, 'degC')),
+    min: practice(quantity(8, 'degC')),
+  },
   ripeningCheese: {
     name: 'Ripening cheese',
     frozen: false,

@@ -71,6 +71,15 @@ export function planCondenser(basis: PlanBasis): readonly Draft[] {
           },
         ]
       : []),
+    ...(unit.facts?.condenserFans === undefined
+      ? []
+      : [
+          {
+            setting: 'condenser.fanCount' as const,
+            value: unit.facts.condenserFans,
+            reason: 'As counted at the condenser.',
+          },
+        ]),
     {
       setting: 'condenser.onlyWithCompressor',
       value: basis.side('condenserFans') === 'withCompressor',

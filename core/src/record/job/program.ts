@@ -184,10 +184,19 @@ export function programOf(input: ProgramInput): Program {
 const ofTheUnit = (unit: UnitDescription | null): SettingValues =>
   unit ? { 'defrost.method': unit.defrostMethod } : {};
 
-/** The unit with what its new control can be told by wire. */
+/** The unit with what its new control can be told by wire, and what it can do at all. */
 function withInputs(unit: UnitDescription, control: ControllerDefinition | null): UnitDescription {
   const quietInput = control?.inputs?.some((input) => input.roles?.includes('quiet')) ?? false;
-  return quietInput ? { ...unit, quietInput } : unit;
+  // A relay knows no speeds: its fans are planned on and off, whatever is usual on a drive.
+  const oneRelay =
+    control !== null &&
+    unit.application === 'condenserFans' &&
+    !control.parameters.some((p) => p.setting === 'condenser.setpoint');
+  return {
+    ...unit,
+    ...(quietInput && { quietInput }),
+    ...(oneRelay && { schools: { ...unit.schools, fanRegulation: 'onOff' } }),
+  };
 }
 
 /** The entry that leaves an undecided code at the control's own default. */

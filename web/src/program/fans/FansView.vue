@@ -42,7 +42,9 @@ const outdoorFitted = computed(() => job.program.value.unit?.probes.includes('ou
 const take = (values: SettingValues, why: string) => emit('take', values, why);
 /** A control of one relay holds its set point. */
 const mayFloat = computed(
-  () => job.replacement.value?.parameters.some((p) => p.setting === 'condenser.floating') ?? false,
+  () =>
+    (job.replacement.value?.parameters.some((p) => p.setting === 'condenser.floating') ?? false) &&
+    outdoorFitted.value,
 );
 </script>
 
