@@ -138,7 +138,7 @@ describe('lowest condensing', () => {
     }
   });
   test('without a checked equation: the usual floor, and it says so', () => {
-    const said = lowestCondensing('R-449A', -6);
+    const said = lowestCondensing('R-499X', -6);
     expect(said.celsius).toBe(21);
     expect(inWords(said.why)).toContain('no checked equation');
   });
