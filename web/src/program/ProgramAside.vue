@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { type Finding, type Remedy } from '@brine/core/judgement/checks';
 import { switchingBand } from '@brine/core/foundation/regulation';
-import { fansOf } from '@brine/core/machines/condenser';
+import { fansInForce } from '@brine/core/machines/condenser';
 import { isMachine, settingOf } from '@brine/core/foundation/settings';
 import { panelOf } from '@brine/core/controllers/definitions';
 import { deedWords, panelWords } from '@brine/core/controllers/panel';
@@ -31,7 +31,7 @@ const show = (celsius: number) => printFor(quantity(celsius, 'degC'), display.un
 const measures = computed(() => program.value.unit?.application === 'heatMeter');
 const sentence = computed(() => {
   if (measures.value) return 'It regulates nothing: it measures flow and two temperatures.';
-  const fans = machine.value ? fansOf(program.value.inForce) : null;
+  const fans = machine.value ? fansInForce(program.value.inForce) : null;
   if (fans?.method === 'onOff')
     return `Fans start ${fans.fanCount > 1 ? 'one by one up to' : 'at'} ${show(fans.setpoint + fans.differential)} and stop ${fans.fanCount > 1 ? 'down to' : 'at'} ${show(fans.setpoint)}.`;
   if (fans)

@@ -71,7 +71,7 @@ const summary = computed(() => {
 });
 const go = (next: View) => router.push(`/jobs/${job.id}/program/${next}`);
 const variants = computed(() => variantsOfJob(program.value, job.replacement.value));
-const judgement = useJudgement(program);
+const judgement = useJudgement(program, job.replacement);
 const change = (values: SettingValues, why = 'moved on the rule') =>
   job.write(
     ...(Object.keys(values) as SettingId[]).map((setting) => ({

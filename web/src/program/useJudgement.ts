@@ -1,5 +1,6 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
 import { bySeverity } from '@brine/core/judgement/checks';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import type { Program } from '@brine/core/record/job';
 import type { JudgedFinding } from '@brine/core/judgement/verdict';
 import { useDisplay } from '../shared/display/displayStore.ts';
@@ -12,7 +13,7 @@ const REST_MS = 400;
  * Everything that is said against the values in force. What the rules say stands at once; a moment later a worker has judged a simulated day as well, and what mends
  * each. Until then the last day's findings stay.
  */
-export function useJudgement(program: Ref<Program>) {
+export function useJudgement(program: Ref<Program>, control: Ref<ControllerDefinition | null>) {
   const display = useDisplay();
   const judged = shallowRef<readonly JudgedFinding[]>([]);
   const running = ref(false);
@@ -25,7 +26,14 @@ export function useJudgement(program: Ref<Program>) {
     const mine = new AbortController();
     off = mine;
     try {
-      const asks = { unit, values: inForce, display: display.unit, found: found?.values ?? null };
+      const asks = {
+        unit,
+        values: inForce,
+        controller: control.value,
+        inEffect: true,
+        display: display.unit,
+        found: found?.values ?? null,
+      };
       const signal = mine.signal;
       // What the day says stands after one run; what mends it takes some more.
       const first = await core.run('judge', { ...asks, remedies: false }, { signal });
@@ -42,7 +50,14 @@ export function useJudgement(program: Ref<Program>) {
 
   watch(
     () =>
-      JSON.stringify([program.value.unit, program.value.inForce, program.value.found?.values, display.unit]),
+      JSON.stringify([
+        program.value.unit,
+        program.value.inForce,
+        program.value.found?.values,
+        control.value?.id,
+        control.value?.version,
+        display.unit,
+      ]),
     () => {
       clearTimeout(timer);
       off?.abort();

@@ -48,6 +48,8 @@ export const fanNeverWaits: Check = ({ values }) => {
   const restart = celsiusOf(values['fans.restartCoilTemperature']);
   if (restart === null || !isQuantity(delay) || delay.value !== 0) return [];
   if (values['fans.control'] !== 'controlled') return [];
+  // Where box air clears the coil the fan need not wait.
+  if (values['defrost.method'] !== 'electric' && values['defrost.method'] !== 'hotGas') return [];
   const unit = (values['fans.restartCoilTemperature'] as { unit: 'degC' | 'degF' }).unit;
   return [
     {

@@ -151,7 +151,10 @@ export const dayChecks: readonly DayCheck[] = [
     code: 'defrostEndsByTime',
     machines: coils,
     find: ({ day: { figures: f }, values }) =>
-      values['defrost.termination'] !== 'temperature' || f.defrosts.time === 0 || f.defrosts.temperature > 0
+      values['defrost.termination'] !== 'temperature' ||
+      values['defrost.method'] === 'offCycle' ||
+      f.defrosts.time === 0 ||
+      f.defrosts.temperature > 0
         ? null
         : {
             severity: 'warning',

@@ -25,6 +25,8 @@ export interface Ill {
   readonly day: UnitDay;
   readonly seen: SeenDay;
   readonly display: TemperatureUnit;
+  /** What the control makes of values: a change that it cannot hold mends nothing. */
+  readonly held: (values: SettingValues) => SettingValues;
 }
 
 /** A remedy with what is still said after it, by code. */
@@ -72,7 +74,12 @@ function byValues(code: string, ill: Ill): Mended | null {
 }
 
 /** What is said after other values were set; null where they cannot be run. */
-function after({ unit, display }: Ill, values: SettingValues, stride: number): ReadonlySet<string> | null {
+function after(
+  { unit, display, held }: Ill,
+  wanted: SettingValues,
+  stride: number,
+): ReadonlySet<string> | null {
+  const values = held(wanted);
   const day = unitDay(unit, values);
   return typeof day === 'string' ? null : codesOf(lookAt(unit, values, day, display, stride));
 }

@@ -9,6 +9,7 @@ import {
 } from '../../foundation/settings/index.ts';
 import { units } from '../../../testing/runs.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
+import { family } from '../../../testing/families.ts';
 import { plainUnit } from '../../../testing/units.ts';
 import { judgement } from './verdict.ts';
 
@@ -81,4 +82,26 @@ test('nothing to run: a sentence', () => {
   expect(judgement({ unit: plainUnit('walkInCooler'), values: {} }).problem).toContain(
     'expected a set point',
   );
+});
+
+test('a remedy that the control cannot hold is not offered (oracle: its own codes)', () => {
+  const unit = { ...plainUnit('walkInCooler'), doorUse: 'busy' as const, ambient: c(32) };
+  // A control for freezers: the fan stops in every defrost, and no code of it says otherwise.
+  const control = family('marl-4');
+  const values = valuesOf(plan(unit));
+  const free = judgement({ unit, values: { ...values, 'fans.whileDefrost': 'stop' } });
+  const bound = judgement({ unit, values, controller: control });
+  const of = (verdict: typeof free) => verdict.findings.find((f) => f.code === 'offCycleWithoutFan');
+  expect(of(free)!.remedy).toMatchObject({ values: { 'fans.whileDefrost': 'run' } });
+  expect(of(bound)).toBeDefined();
+  for (const { code, remedy } of bound.findings) {
+    if (remedy === null || !('values' in remedy)) continue;
+    const after = judgement({
+      unit,
+      values: { ...values, ...remedy.values },
+      controller: control,
+      remedies: false,
+    });
+    expect([code, after.findings.map((f) => f.code).includes(code)]).toEqual([code, false]);
+  }
 });

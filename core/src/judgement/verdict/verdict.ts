@@ -1,4 +1,4 @@
-import { bySeverity, check, remedyFor } from '../checks/index.ts';
+import { bySeverity, check, remedyFor, type Finding, type Remedy } from '../checks/index.ts';
 import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
 import type { Circuit } from '../../wiring/circuit/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
@@ -16,6 +16,8 @@ export interface JudgementInput {
   readonly unit: UnitDescription;
   readonly values: SettingValues;
   readonly controller?: ControllerDefinition | null;
+  /** The values were read back from the control already: they are judged as they are, the control only says what a remedy may set. */
+  readonly inEffect?: boolean;
   readonly circuit?: Circuit | null;
   readonly display?: TemperatureUnit;
   /** What stood in the old control, where it is known. */
@@ -39,26 +41,42 @@ export function judgement({
   unit,
   values: wanted,
   controller = null,
+  inEffect = false,
   circuit = null,
   display = 'degC',
   found = null,
   remedies = true,
 }: JudgementInput): Verdict {
-  const held = controller && onControl(wanted, unit, controller);
+  const held = controller && !inEffect ? onControl(wanted, unit, controller) : null;
   const values = held?.values ?? wanted;
   const beside = [...(held?.findings ?? []), ...(circuit ? onCircuit(circuit) : [])];
+  const hold = (set: SettingValues) => (controller ? onControl(set, unit, controller).values : set);
   const rules = check(values, unit, found).map((finding): JudgedFinding => ({
     ...finding,
     by: 'rule',
-    remedy: remedies ? remedyFor(finding, values, unit) : null,
+    remedy: remedies ? heldRemedy(remedyFor(finding, values, unit), finding, values, unit, hold) : null,
   }));
   const day = unitDay(unit, values);
   if (typeof day === 'string')
     return { findings: [...rules, ...beside].sort(bySeverity), day: null, problem: day };
   const seen = lookAt(unit, values, day, display);
   const run = [
-    ...(remedies ? mendedFindings({ unit, values, day, seen, display }) : foundIn(seen)),
+    ...(remedies ? mendedFindings({ unit, values, day, seen, display, held: hold }) : foundIn(seen)),
     ...priceOfStopping(unit, values, display),
   ];
   return { findings: [...rules, ...run, ...beside].sort(bySeverity), day: dayFigures(seen), problem: null };
+}
+
+/** A remedy of a rule, where the control holds it: read back from its codes the finding is gone. */
+function heldRemedy(
+  remedy: Remedy | null,
+  finding: Finding,
+  values: SettingValues,
+  unit: UnitDescription,
+  hold: (set: SettingValues) => SettingValues,
+): Remedy | null {
+  if (!remedy) return null;
+  const after = check(hold({ ...values, ...remedy.values }), unit);
+  const still = after.some((f) => f.code === finding.code && f.settings.join() === finding.settings.join());
+  return still ? null : remedy;
 }
