@@ -1,4 +1,10 @@
-import { ambientRatio, driveAtRest, humidityRatio, templates, type BoxDrive } from '../src/machines/box/index.ts';
+import {
+  ambientRatio,
+  driveAtRest,
+  humidityRatio,
+  templates,
+  type BoxDrive,
+} from '../src/machines/box/index.ts';
 import { simulate, type Scenario } from '../src/machines/simulation/index.ts';
 
 /** A stretch of a run in which nothing is switched, seconds from its beginning. */

@@ -135,7 +135,12 @@ export function simulationBounds(scenarioText: string): readonly {
       bound: 200,
       unit: '%',
     },
-    { name: `our steps of ${stride} s against odex at equal error`, measured: (100 * ours) / odex, bound: 20, unit: '%' },
+    {
+      name: `our steps of ${stride} s against odex at equal error`,
+      measured: (100 * ours) / odex,
+      bound: 20,
+      unit: '%',
+    },
     { name: 'a new plan judged, with its remedies', measured: average, bound: 400, unit: 'ms' },
     { name: 'the first verdict', measured: quick, bound: 300, unit: 'ms' },
     { name: 'the curve after a moved flag', measured: curve, bound: 100, unit: 'ms' },

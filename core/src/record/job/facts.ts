@@ -1,9 +1,4 @@
-import {
-  factsOfUnit,
-  usualFacts,
-  type Facts,
-  type UnitDescription,
-} from '../../foundation/unit/index.ts';
+import { factsOfUnit, usualFacts, type Facts, type UnitDescription } from '../../foundation/unit/index.ts';
 import type { FrostNote, HumidityCourse } from '../../judgement/tools/index.ts';
 import { allStanding, type JobState } from '../fold/index.ts';
 

@@ -1,4 +1,10 @@
-import { readSupplyText, readUnit, UNIT_FORMAT, type Sides, type UnitDescription } from '../../foundation/unit/index.ts';
+import {
+  readSupplyText,
+  readUnit,
+  UNIT_FORMAT,
+  type Sides,
+  type UnitDescription,
+} from '../../foundation/unit/index.ts';
 import { isQuantity, printQuantity, quantity, valueIn } from '../../foundation/quantities/index.ts';
 import {
   decode,
