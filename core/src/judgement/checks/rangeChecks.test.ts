@@ -42,3 +42,14 @@ describe('what is usual', () => {
     expect(unusual({ 'condenser.speedMin': { value: 2, unit: '%' } }, unit)).toHaveLength(1);
   });
 });
+
+test('with demand the interval is a backstop: 24 h are no unusual interval', () => {
+  const unit = plainUnit('walkInFreezer');
+  const at = (initiation: string) =>
+    check(
+      { 'defrost.initiation': initiation, 'defrost.interval': { value: 24, unit: 'h' } } as SettingValues,
+      unit,
+    ).filter((f) => f.code === 'outsideSoundRange' && f.settings.includes('defrost.interval'));
+  expect(at('interval')).toHaveLength(1);
+  expect(at('demand')).toHaveLength(0);
+});

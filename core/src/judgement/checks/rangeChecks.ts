@@ -81,6 +81,8 @@ export const outsideSoundRange: Check = ({ values, unit }) => {
   if (!unit) return [];
   return (Object.keys(values) as SettingId[]).flatMap((id): readonly Finding[] => {
     if (unit.compressor === 'rackSolenoid' && protectsCompressor.has(id)) return [];
+    // With demand the interval is only the latest a defrost comes.
+    if (id === 'defrost.interval' && values['defrost.initiation'] === 'demand') return [];
     // A condenser on a control made for a box: what is usual for goods says nothing of its liquid.
     if (isMachine(unit.application) && !id.startsWith('condenser.')) return [];
     const value = values[id];
