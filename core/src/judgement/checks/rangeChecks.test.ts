@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { applications, isFreezer } from '../../foundation/settings/index.ts';
+import { applications, isFreezer, type SettingValues } from '../../foundation/settings/index.ts';
 import { plainUnit } from '../../../testing/units.ts';
 import { goods, goodsOf, type GoodsId } from '../../foundation/unit/index.ts';
 import { plan, valuesOf } from '../plan/index.ts';
