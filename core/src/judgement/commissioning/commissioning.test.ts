@@ -1,3 +1,5 @@
+import { typical } from '../../../testing/circuits.ts';
+import { convert } from '../../wiring/conversion/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { plan } from '../plan/index.ts';
 import { encode } from '../../controllers/translate/index.ts';
@@ -151,4 +153,24 @@ describe('the pull-down', () => {
     expect(late.expectedMinutes! / predicted.minutesToCutOut.likely!).toBeCloseTo(3, 0);
     expect(pullDownState(predicted, []).verdict).toBe('none');
   });
+});
+
+test('what the planned circuit feeds is what is measured, and an unused second stage is not tried', () => {
+  const { circuit } = convert(typical('timer-and-thermostat'), family('skerry-dx'));
+  const order = one('power.order', { circuit })!;
+  const control = circuit.parts.find((p) => p.kind === 'control');
+  if (control?.kind !== 'control') throw new Error('expected a control');
+  const volts = Number(/(\d+) V between/.exec(order.how.join(' '))![1]);
+  // Oracle: what the control is rated for in the plan, which the solver has to bring to it.
+  expect(Math.abs(volts / control.ratedVolts - 1)).toBeLessThan(0.15);
+  // Oracle: the heater of the plan, P / V.
+  const heater = circuit.parts.find((p) => p.kind === 'load' && p.role === 'defrostHeater');
+  if (heater?.kind !== 'load') throw new Error('expected a heater');
+  const { least, most } = one('outputs.defrost', { circuit, loads: [] })!.measure!;
+  const amps = heater.watts / heater.ratedVolts;
+  expect(least!).toBeLessThan(amps);
+  expect(most!).toBeGreaterThan(amps);
+  expect(most! - least!).toBeLessThan(0.4 * amps);
+  expect(one('outputs.stage2', { circuit })).toBeUndefined();
+  expect(one('regulation.cutOut')!.how.join(' ')).toContain('coasts on by about 1.8 dF');
 });

@@ -4,12 +4,14 @@ import type { CommissioningTest } from './test.ts';
 
 /** A display of whole degrees and a reading at the moment of switching may be off by so much, K. */
 const BAND_K = 0.8;
+/** A cold coil takes the air on below the stop, K (common practice: a degree or so). */
+const COASTS_K = 1;
 /** The end of a defrost is read from a coil that rises quickly, K. */
 const END_K = 2;
 
 /** Pull-down, cut-out, cut-in, rest. */
 export function regulationTests(facts: Facts): readonly CommissioningTest[] {
-  const { config, degrees, predicted } = facts;
+  const { config, degrees, difference, predicted } = facts;
   const { cutOut, cutIn } = bandOf(config.stage, config.setpoint);
   const { minOff } = config.compressor;
   const fans = facts.unit.application === 'condenserFans';
@@ -33,7 +35,12 @@ export function regulationTests(facts: Facts): readonly CommissioningTest[] {
     group: 'regulation',
     title: cools ? 'Cut-out' : 'Stops heating',
     why: 'The set point is only true if it stops there.',
-    how: ['Read the display in the moment it stops.'],
+    how: [
+      'Read the display in the moment it stops.',
+      ...(cools && !fans
+        ? [`Afterwards the air coasts on by about ${difference(COASTS_K)} further: that is no fault.`]
+        : []),
+    ],
     expect: `It stops at ${degrees(cutOut)}.`,
     measure: { unit: 'degC', label: 'at the stop', least: cutOut - BAND_K, most: cutOut + BAND_K },
     wait: null,

@@ -16,8 +16,8 @@ import {
 import { bestPlace } from './bestPlace.ts';
 import { movingSteps } from './moving.ts';
 
-/** Rise of the air-to-coil difference over a clean coil at which a defrost is called, K. */
-const triedRises = [3, 5, 7, 9];
+/** Rise of the air-to-coil difference over a clean coil at which a defrost is called, K: within what is usual, 3 to 12 dF. */
+const triedRises = [3, 4, 5, 6];
 const triedIntervals = [4, 6, 8, 12];
 /** With demand a defrost comes at the latest after so long, h. */
 const LATEST = 24;
