@@ -4,6 +4,8 @@ import Ajv2020 from 'ajv/dist/2020.js';
 import {
   defrostMethods,
   doorUses,
+  factIds,
+  factWords,
   goods,
   probeRoles,
   readUnit,
@@ -120,6 +122,11 @@ describe('published formats', () => {
     expect(properties.defrostMethod.enum).toEqual([...defrostMethods]);
     expect(properties.probes.items.enum).toEqual([...probeRoles]);
     expect(properties.doorUse.enum).toEqual([...doorUses]);
+    expect(properties.facts.properties).toEqual(
+      Object.fromEntries(
+        factIds.map((id) => [id, { type: 'number', minimum: factWords[id].from, maximum: factWords[id].to }]),
+      ),
+    );
     for (const [id, school] of Object.entries(schools))
       expect(properties.schools.properties[id].enum).toEqual(Object.keys(school.sides));
   });
@@ -130,6 +137,8 @@ describe('published formats', () => {
     [{ probes: 'air' }, 'probes', 'expected a list'],
     [{ ambient: { value: 5, unit: 'K' } }, 'ambient', 'a temperature such as'],
     [{ schools: { differential: 'medium' } }, 'schools.differential', 'tight, wide'],
+    [{ facts: { condenserFans: 0 } }, 'facts.condenserFans', 'from 1 to 8'],
+    [{ facts: { doors: 2 } }, 'facts.doors', 'expected one of'],
     [{ format: 'brine-dial/unit@9' }, 'format', 'newer'],
   ])('a unit with %j is refused at its field', (change, field, part) => {
     const unit = { ...(read('examples/fish-store.unit.json') as object), ...change };
