@@ -1,12 +1,10 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import {
   boxOf,
-  DESIGN_AMBIENT,
-  heatLoad,
+  designDay,
   runHours,
   templateIds,
   templates,
-  useFactors,
   type TemplateId,
 } from '@brine/core/machines/box';
 import { plan, valuesOf } from '@brine/core/judgement/plan';
@@ -23,14 +21,7 @@ function sizes(): string {
     .filter((id) => id !== 'chilledWaterTank' && id !== 'hotCupboard')
     .map((id) => {
       const t = templates[id];
-      const area = 6.5 * t.volume ** (2 / 3);
-      const day = heatLoad(t, {
-        inside: t.inside,
-        ambient: t.designAmbient ?? DESIGN_AMBIENT,
-        use: useFactors.busy,
-        area,
-        conductance: t.conductance,
-      });
+      const day = designDay(t, t.inside);
       const { capacity } = boxOf(id);
       return `| ${t.name} | ${t.volume} | ${t.inside} | ${round(day.walls)} | ${round(day.door)} | ${round(day.goods)} | ${round(day.fans + day.lights)} | ${round(capacity)} | ${round((day.total * 24) / capacity, 1)} of ${runHours(t.defrost)} |`;
     });

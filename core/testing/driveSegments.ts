@@ -1,11 +1,5 @@
-import {
-  ambientRatio,
-  driveAtRest,
-  humidityRatio,
-  templates,
-  type BoxDrive,
-} from '../src/machines/box/index.ts';
-import { simulate, type Scenario } from '../src/machines/simulation/index.ts';
+import type { BoxDrive } from '../src/machines/box/index.ts';
+import { restingDrive, simulate, type Scenario } from '../src/machines/simulation/index.ts';
 
 /** A stretch of a run in which nothing is switched, seconds from its beginning. */
 export interface DriveSegment {
@@ -16,9 +10,6 @@ export interface DriveSegment {
 
 /** What the control switched in a run without faults and without warm-up, stretch by stretch: for a solver that is given the same. */
 export function driveSegments(scenario: Scenario): readonly DriveSegment[] {
-  const t = templates[scenario.template];
-  const { ambient = t.ambient, humidity } = scenario.choice;
-  const ratio = humidity === undefined ? ambientRatio(t, ambient) : humidityRatio(ambient, humidity);
   const segments: { from: number; to: number; drive: BoxDrive }[] = [];
   for (const s of simulate(scenario, { sampleEvery: 1 })!.series) {
     const last = segments.at(-1);
@@ -34,7 +25,7 @@ export function driveSegments(scenario: Scenario): readonly DriveSegment[] {
         from: s.t,
         to: s.t + 1,
         drive: {
-          ...driveAtRest(ambient, ratio),
+          ...restingDrive(scenario),
           compressor: s.compressor,
           heater: s.defrost,
           fan: s.fan,

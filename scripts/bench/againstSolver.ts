@@ -1,15 +1,12 @@
 import { Solver } from 'odex';
 import {
   BoxFlows,
-  boxOf,
   boxWork,
-  insideOf,
   restingBox,
   stepBox,
-  useFactors,
   type BoxDrive,
 } from '@brine/core/machines/box';
-import type { Scenario } from '@brine/core/machines/simulation';
+import { beginsAt, boxOfScenario, type Scenario } from '@brine/core/machines/simulation';
 import { asVector } from '../../core/testing/boxRates.ts';
 import { driveSegments } from '../../core/testing/driveSegments.ts';
 import { fastRates } from './fastRates.ts';
@@ -62,12 +59,9 @@ export function againstSolver(week: Scenario): readonly Beside[] {
 export const bestOf = (list: readonly Beside[]): Beside =>
   list.reduce((best, one) => (one.odex / one.ours > best.odex / best.ours ? one : best));
 
-const boxFor = (week: Scenario) =>
-  boxOf(week.template, { goodsIn: useFactors[week.doorUse], ...week.choice });
-
 function stepped(week: Scenario, segments: readonly Segment[], stride: number): Course {
-  const p = boxFor(week);
-  const state = restingBox(insideOf(week.template, week.choice));
+  const p = boxOfScenario(week);
+  const state = restingBox(beginsAt(week));
   const flows = new BoxFlows();
   const work = boxWork();
   return segments.map(({ from, to, drive }) => {
@@ -77,8 +71,8 @@ function stepped(week: Scenario, segments: readonly Segment[], stride: number): 
 }
 
 function solved(week: Scenario, segments: readonly Segment[], tolerance: number): Course {
-  const p = boxFor(week);
-  let y: readonly number[] = asVector(restingBox(insideOf(week.template, week.choice)));
+  const p = boxOfScenario(week);
+  let y: readonly number[] = asVector(restingBox(beginsAt(week)));
   return segments.map(({ from, to, drive }) => {
     const solver = new Solver(y.length);
     solver.absoluteTolerance = tolerance;

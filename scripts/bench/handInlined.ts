@@ -6,20 +6,11 @@ import {
   VAPORISATION,
   ZERO_CELSIUS_K,
 } from '@brine/core/foundation/limits';
-import {
-  ambientRatio as ratioAround,
-  boxOf,
-  doorFlow,
-  humidityRatio,
-  insideOf,
-  restingBox,
-  templates,
-  useFactors,
-} from '@brine/core/machines/box';
+import { doorFlow, restingBox } from '@brine/core/machines/box';
 
 import { saturatedRatio } from '@brine/core/machines/box';
 import type { Scenario } from '@brine/core/machines/simulation';
-import { doorOf } from '@brine/core/machines/simulation';
+import { beginsAt, boxOfScenario, doorOf, restingDrive } from '@brine/core/machines/simulation';
 
 /**
  * The equations of control and box for one kind of job, a freezer with electric defrost by interval, in one loop over local variables: no objects, no
@@ -31,10 +22,8 @@ export function handInlined(scenario: Scenario): {
   readonly frost: number;
 } {
   const { config, template } = scenario;
-  const t = templates[template];
-  const p = boxOf(template, { goodsIn: useFactors[scenario.doorUse], ...scenario.choice });
-  const { ambient = t.ambient, humidity } = scenario.choice;
-  const ambientRatio = humidity === undefined ? ratioAround(t, ambient) : humidityRatio(ambient, humidity);
+  const p = boxOfScenario(scenario);
+  const { ambient, ambientRatio } = restingDrive(scenario);
   const isOpen = doorOf(template, scenario.doorUse);
   const [first, second] = p.zones;
   const cutOut = config.setpoint;
@@ -59,12 +48,12 @@ export function handInlined(scenario: Scenario): {
   const derate = p.capacity * Math.max(0.2, 1 - 0.01 * (condensing - p.ratedCondensing));
   const k1 = first.toRefrigerant;
   const k2 = second.toRefrigerant;
-  const rest = restingBox(insideOf(template, scenario.choice));
+  const rest = restingBox(beginsAt(scenario));
   let { air, ratio, wall, productFast, productSlow, up, probe, coilProbe } = rest;
-  let t1 = rest.at[8]!,
+  let t1 = rest.zones[0].temperature,
     f1 = 0,
     w1 = 0,
-    t2 = rest.at[11]!,
+    t2 = rest.zones[1].temperature,
     f2 = 0,
     w2 = 0;
   let demand = false,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { seeded } from '../../../testing/seeded.ts';
+import { lowerBound } from './lowerBound.ts';
 import { median, middleMean, quantile, spreadOf } from './statistics.ts';
 import { straightLine } from './straightLine.ts';
 
@@ -59,4 +60,14 @@ describe('a straight line', () => {
   test('without a spread of x is level through the mean', () => {
     expect(straightLine([2, 2, 2], [1, 2, 3])).toMatchObject({ slope: 0, intercept: 2 });
   });
+});
+
+test('the first place that holds a value or more is the one a search from the front finds, on 200 seeded lists', () => {
+  const random = seeded(11);
+  for (let n = 0; n < 200; n += 1) {
+    const sorted = Float64Array.from({ length: n }, () => Math.floor(random() * 40)).sort();
+    const value = Math.floor(random() * 44) - 2;
+    const first = sorted.findIndex((v) => v >= value);
+    expect(lowerBound(sorted, value)).toBe(first === -1 ? n : first);
+  }
 });

@@ -6,6 +6,7 @@ export { describeSide, type SchoolId, schools, sideOf, type Sides } from './scho
 export { readSupplyText } from './supplyText.ts';
 export {
   compressorDuties,
+  type DefrostMethod,
   defrostMethods,
   doorUses,
   type ProbeRole,

@@ -1,7 +1,7 @@
 import {
+  ambientRatio,
   boxOf,
   driveAtRest,
-  humidityRatio,
   BoxFlows,
   restingBox,
   stepBox,
@@ -63,7 +63,7 @@ export function preCool(body: Body): PreCool | string {
     ambient: body.outdoor,
   });
   const state = restingBox(body.startsAt);
-  const drive = driveAtRest(body.outdoor, humidityRatio(Math.min(45, body.outdoor), t.humidity));
+  const drive = driveAtRest(body.outdoor, ambientRatio(t, body.outdoor));
   drive.compressor = true;
   drive.fan = true;
   const flows = new BoxFlows();

@@ -9,7 +9,7 @@ import { dutyOf } from './duty.ts';
 import { gridOf, type Grid } from './grid.ts';
 import { meanKineticTemperature } from './kinetic.ts';
 import { endsInDefrost, meetsDefrost, undisturbed } from './nearDefrost.ts';
-import { median } from '../../foundation/statistics/index.ts';
+import { lowerBound, median } from '../../foundation/statistics/index.ts';
 import { stretchesOf } from './stretches.ts';
 
 /** Analyses a log. Gaps count in no rate; a failed probe's rows count nowhere. Settings sharpen what ended a defrost and give the limits. */
@@ -97,16 +97,6 @@ function recoveryOf(
     return at < air.length && time[at]! < until ? [(time[at]! - d.end) / 60] : [];
   });
   return minutes.length > 0 ? median(minutes) : null;
-}
-
-function lowerBound(time: Float64Array, t: number): number {
-  let [low, high] = [0, time.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (time[middle]! < t) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 function doorsOf(log: Log, grid: Grid): Analysis['doors'] {

@@ -1,4 +1,4 @@
-import { median, quantile } from '../../foundation/statistics/index.ts';
+import { lowerBound, median, quantile } from '../../foundation/statistics/index.ts';
 
 /** A hump of the air: where its rise begins, where it is warmest, how far it stands over what is usual around it, K. Seconds. */
 export interface Hump {
@@ -85,22 +85,12 @@ function usualAt(air: Float64Array, time: Float64Array): (t: number) => { upper:
     const held = known.get(block);
     if (held) return held;
     const middle = (block + 0.5) * BLOCK;
-    const near = air.subarray(firstFrom(time, middle - AROUND), firstFrom(time, middle + AROUND));
+    const near = air.subarray(lowerBound(time, middle - AROUND), lowerBound(time, middle + AROUND));
     const good = near.filter((value) => value === value);
     const level = { upper: quantile(good, 0.8), lower: quantile(good, 0.2) };
     known.set(block, level);
     return level;
   };
-}
-
-function firstFrom(time: Float64Array, t: number): number {
-  let [low, high] = [0, time.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (time[middle]! < t) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /** The time between two that explains most humps; of equals the one that misses fewest turns. */

@@ -5,6 +5,7 @@ export { gapSentence, logGaps } from './logGaps.ts';
 export { readLog } from './readLog.ts';
 export { replay, type Replayed } from './replay.ts';
 export { type Fault, type FaultKind, readScenario, type Scenario } from './scenario.ts';
+export { beginsAt, boxOfScenario, restingDrive } from './scenarioBox.ts';
 export { seriesCsv } from './seriesCsv.ts';
 export { type Sample, simulate, type Simulated } from './simulate.ts';
 export { readVary, sweep } from './sweep.ts';

@@ -13,17 +13,10 @@ import {
   type ControlState,
 } from '../box/index.ts';
 import {
-  ambientRatio,
   BoxFlows,
-  boxOf,
-  driveAtRest,
-  humidityRatio,
-  insideOf,
+  boxWork,
   restingBox,
   stepBox,
-  boxWork,
-  templates,
-  useFactors,
   type BoxDrive,
   type BoxParameters,
   type BoxState,
@@ -31,12 +24,10 @@ import {
 import { engineAtRest, tickEngine, type EngineEvent, type EngineState } from '../engine/index.ts';
 import { pourInto, stepTank } from '../tank/index.ts';
 import { doorOf } from './doors.ts';
+import { beginsAt, boxOfScenario, restingDrive } from './scenarioBox.ts';
 import { FigureCount } from './figures.ts';
 import type { Fault, FaultKind, Scenario } from './scenario.ts';
 import type { Sample } from './simulate.ts';
-
-/** A tank is looked at from just above its set point on, K. */
-const TANK_BEGINS = 0.5;
 
 /**
  * A control and its box, second by second: a simulation runs through one, a practice panel has one behind it. Settings may be exchanged and keys pressed on the way.
@@ -53,7 +44,7 @@ export class UnitRun {
   private readonly drive: BoxDrive;
   private readonly inputs: ControlInputs;
   private heats: boolean;
-  private readonly engine: EngineState | null;
+  private engine: EngineState | null;
   private counting = false;
   /** Second of the run: the control's own time begins anew after a power cut. */
   private now = 0;
@@ -78,13 +69,8 @@ export class UnitRun {
     this.scenario = scenario;
     this.config = scenario.config;
     this.stride = stride;
-    const t = templates[scenario.template];
-    const { ambient = scenario.tank?.air ?? t.ambient, humidity } = scenario.choice;
-    this.box = boxOf(scenario.template, { goodsIn: useFactors[scenario.doorUse], ...scenario.choice });
-    const { tank } = scenario;
-    const inside =
-      scenario.startAt ??
-      (tank ? scenario.config.setpoint + TANK_BEGINS : insideOf(scenario.template, scenario.choice));
+    this.box = boxOfScenario(scenario);
+    const inside = beginsAt(scenario);
     this.state = restingBox(inside);
     this.control = powerUp(scenario.config.setpoint);
     this.engine = scenario.engine ? engineAtRest(scenario.engine.setpoint) : null;
@@ -97,10 +83,7 @@ export class UnitRun {
       this.state,
       this.box.zones[0].full + this.box.zones[1].full,
     );
-    this.drive = driveAtRest(
-      ambient,
-      humidity === undefined ? ambientRatio(t, ambient) : humidityRatio(ambient, humidity),
-    );
+    this.drive = restingDrive(scenario);
     this.inputs = {
       air: inside,
       coil: inside,
@@ -131,8 +114,10 @@ export class UnitRun {
     readonly control: Readonly<ControlState>;
     readonly box: Readonly<BoxState>;
     readonly drive: Readonly<BoxDrive>;
+    /** A transport engine, where one drives the box. */
+    readonly engine: Readonly<EngineState> | null;
   } {
-    return { control: this.control, box: this.state, drive: this.drive };
+    return { control: this.control, box: this.state, drive: this.drive, engine: this.engine };
   }
 
   /** From here on events and figures count; the control goes on as it stands. */
@@ -160,6 +145,7 @@ export class UnitRun {
     if (power) {
       if (this.dark) {
         this.control = powerUp(this.control.setpoint);
+        if (this.engine) this.engine = engineAtRest(this.engine.setpoint);
         this.quiet.seconds = 0;
       }
       this.dark = false;
@@ -257,7 +243,7 @@ export class UnitRun {
       coil: state.zones[0].temperature,
       product: state.productSlow,
       frost: state.ice,
-      compressor: drive.compressor || (this.heats && drive.airHeater),
+      compressor: this.engine ? this.engine.engine : drive.compressor || (this.heats && drive.airHeater),
       fan: drive.fan,
       defrost: drive.heater || drive.hotGas,
       phase: control.phase,
@@ -291,6 +277,8 @@ export class UnitRun {
       if (control.out[kind]) this.emit({ t: this.now, kind, value: false, reason: 'powerCut' });
       control.out[kind] = false;
     }
+    if (this.engine?.engine)
+      this.tell({ t: this.now, kind: 'compressor', value: false, reason: 'powerCut' });
     if (control.phase === 'regulate') return;
     control.phase = 'regulate';
     this.emit({ t: this.now, kind: 'phase', value: 'regulate', reason: 'powerCut' });

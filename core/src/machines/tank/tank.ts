@@ -1,4 +1,4 @@
-import { type BoxDrive, type BoxFlows, type BoxState, stateAt, flowAt } from '../box/index.ts';
+import { type BoxDrive, type BoxFlows, type BoxState, places } from '../box/index.ts';
 import { freezingPoint, waterHeat } from './seaWater.ts';
 
 /** Cold surface to stirred water, W/(m²·K); a still tank has a third of it. From memory (free to forced convection in water). */
@@ -70,18 +70,18 @@ export function stepTank(tank: Tank, state: BoxState, d: BoxDrive, dt: number, f
   const chills = d.compressor ? tank.chiller * d.capacityFactor : 0;
   const heats = d.airHeater ? tank.heater * d.heaterFactor : 0;
   const end = d.ambient + (tank.pump + heats - chills) / tank.conductance;
-  const before = s[stateAt.AIR]!;
+  const before = s[places.AIR]!;
   const water = end + (before - end) * Math.exp((-tank.conductance * dt) / tank.heat);
-  s[stateAt.AIR] = water;
-  s[stateAt.WALL] = water;
-  s[stateAt.PRODUCT_FAST] = water;
-  s[stateAt.PRODUCT_SLOW] = water;
-  s[stateAt.ZONE_ONE] = chills > 0 ? water - (tank.surfaceBelow * chills) / tank.chiller : water;
-  s[stateAt.COIL_PROBE] = s[stateAt.ZONE_ONE]!;
-  s[stateAt.PROBE]! += (water - s[stateAt.PROBE]!) * (1 - Math.exp(-dt / POCKET_LAG));
-  flows.at[flowAt.HEAT]! += tank.heat * (water - before);
-  if (d.compressor) flows.at[flowAt.COMPRESSOR_JOULES]! += tank.chiller * DRAWN * dt;
-  flows.at[flowAt.OTHER_JOULES]! += (heats + tank.pump) * dt;
+  s[places.AIR] = water;
+  s[places.WALL] = water;
+  s[places.PRODUCT_FAST] = water;
+  s[places.PRODUCT_SLOW] = water;
+  s[places.ZONE_ONE] = chills > 0 ? water - (tank.surfaceBelow * chills) / tank.chiller : water;
+  s[places.COIL_PROBE] = s[places.ZONE_ONE]!;
+  s[places.PROBE]! += (water - s[places.PROBE]!) * (1 - Math.exp(-dt / POCKET_LAG));
+  flows.at[places.FLOW_HEAT]! += tank.heat * (water - before);
+  if (d.compressor) flows.at[places.COMPRESSOR_JOULES]! += tank.chiller * DRAWN * dt;
+  flows.at[places.OTHER_JOULES]! += (heats + tank.pump) * dt;
 }
 
 /** Warm or cold water poured in: a share of what is there, of so many °C. */

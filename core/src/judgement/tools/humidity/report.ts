@@ -1,6 +1,5 @@
 import { baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
-import { boxOf } from '../../../machines/box/index.ts';
-import type { Scenario } from '../../../machines/simulation/index.ts';
+import { boxOfScenario, type Scenario } from '../../../machines/simulation/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
 import { bufferTable } from '../buffer/table.ts';
@@ -49,7 +48,7 @@ export const humidityReport: ToolWork = (input, progress) => {
   const wish = { low: facts.humidityLow, high: facts.humidityHigh, runOn };
   const decision = decideHumidity(input.humidity, wish, input.now);
   const read = input.humidity.readings.at(-1)?.percent ?? (wish.low + wish.high) / 2;
-  const coil = dryingCoil(boxOf(base.template, base.choice), base.config.setpoint, read / 100);
+  const coil = dryingCoil(boxOfScenario(base), base.config.setpoint, read / 100);
   const wettest = runs[0]!.day.drained;
   const price = pumpPrice(input, wettest);
   if (typeof price === 'string') return price;

@@ -7,10 +7,11 @@ import {
   ZERO_CELSIUS_K,
 } from '../../../foundation/limits/index.ts';
 import type { BoxParameters } from './boxParameters.ts';
-import * as S from './boxState.ts';
+import type { BoxDrive, BoxFlows, BoxState } from './boxState.ts';
 import * as N from './boxWork.ts';
 import { doorFlow } from './infiltration.ts';
 import { saturatedRatio } from './moistAir.ts';
+import * as S from './places.ts';
 
 /** A coil full of frost (filling 1) lets through 1/(1 + this) of the air of a clean one (common practice: a fifth at twice the filling). */
 const FROST_BLOCKS = 1.2;
@@ -41,10 +42,10 @@ const TWO = N.ZONE_NUMBERS + N.ZONE_STRIDE;
  */
 export function stepBox(
   p: BoxParameters,
-  state: S.BoxState,
-  d: S.BoxDrive,
+  state: BoxState,
+  d: BoxDrive,
   dt: number,
-  flows: S.BoxFlows,
+  flows: BoxFlows,
   work: N.BoxWork,
 ): void {
   const k = N.numbersOf(work, p, dt);
@@ -175,10 +176,10 @@ export function stepBox(
   s[S.PROBE]! += (nextAir - s[S.PROBE]!) * k[N.PROBE_SHARE]!;
   s[S.COIL_PROBE]! += (s[S.ZONE_ONE]! - s[S.COIL_PROBE]!) * k[N.COIL_PROBE_SHARE]!;
 
-  f[S.HEAT]! +=
+  f[S.FLOW_HEAT]! +=
     fromAmbient + gDoor * (ambient - mean) * dt + (inner + toCoil - cooling) * dt + vapourIn * VAPORISATION;
-  f[S.WATER]! += vapourIn - drained;
-  f[S.DRAINED]! += drained;
+  f[S.FLOW_WATER]! += vapourIn - drained;
+  f[S.FLOW_DRAINED]! += drained;
   f[S.OTHER_JOULES]! += (fanHeat + heaterHeat + airHeater) * dt;
 }
 

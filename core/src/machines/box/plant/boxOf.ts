@@ -1,6 +1,7 @@
+import type { DefrostMethod } from '../../../foundation/unit/index.ts';
 import type { BoxParameters } from './boxParameters.ts';
 import { airDensity } from './moistAir.ts';
-import { capacityFor, designAmbientOf, goodsWatts, type CoilClearing } from './sizing.ts';
+import { areaOf, capacityFor, designAmbientOf, goodsWatts } from './sizing.ts';
 import { templates, type Template, type TemplateId } from './templates.ts';
 
 /** Coil metal to refrigerant at capacity, K: about a third of what lies between air and metal (common practice). */
@@ -26,7 +27,7 @@ export interface BoxChoice {
   /** What it was built to hold, °C, where that is colder than the kind usually is. */
   readonly inside?: number;
   /** What clears the coil, where that is not the kind's usual way. */
-  readonly clearing?: CoilClearing;
+  readonly clearing?: DefrostMethod;
   /** Warm goods that come in, against an ordinary day; none where absent. */
   readonly goodsIn?: number;
   /** Coil surface and what the door lets through, against the usual: a larger coil, a strip curtain. */
@@ -38,9 +39,6 @@ export interface BoxChoice {
 export const insideOf = (id: TemplateId, choice: BoxChoice = {}): number =>
   Math.min(templates[id].inside, choice.inside ?? Infinity);
 
-/** Surface of a box of that volume, m²: a block about one by one by two. */
-const areaOf = (volume: number) => 6.5 * volume ** (2 / 3);
-
 /** Parameters of a box: the machine is sized for the design day of its kind and size, what stands around it is the choice's. */
 export function boxOf(id: TemplateId, choice: BoxChoice = {}): BoxParameters {
   const size = choice.volumeFactor ?? 1;
@@ -49,7 +47,7 @@ export function boxOf(id: TemplateId, choice: BoxChoice = {}): BoxParameters {
   const inside = insideOf(id, choice);
   const clearing = choice.clearing ?? t.defrost;
   const area = areaOf(volume);
-  const capacity = capacityFor(t, area, inside, clearing);
+  const capacity = capacityFor(t, inside, clearing);
   const wall = (t.conductance / (choice.insulationFactor ?? 1)) * area;
   const filled = choice.goodsFactor ?? 1;
   const kilograms = t.goods * filled * volume;

@@ -1,18 +1,23 @@
 import { saturatedRatio } from './moistAir.ts';
-
-/** Where each number of a box stands in its array: temperatures °C, humidity kg/kg, frost and water kg, share of capacity 0 to 1. */
-export const AIR = 0;
-export const RATIO = 1;
-export const WALL = 2;
-export const PRODUCT_FAST = 3;
-export const PRODUCT_SLOW = 4;
-export const UP = 5;
-export const PROBE = 6;
-export const COIL_PROBE = 7;
-/** A zone has three in a row: the metal's temperature, frost, held water. */
-export const ZONE_ONE = 8;
-export const ZONE_TWO = 11;
-const LENGTH = 14;
+import {
+  AIR,
+  COIL_PROBE,
+  COMPRESSOR_JOULES,
+  FLOW_DRAINED,
+  FLOW_HEAT,
+  FLOW_WATER,
+  FLOWS_LENGTH,
+  OTHER_JOULES,
+  PROBE,
+  PRODUCT_FAST,
+  PRODUCT_SLOW,
+  RATIO,
+  STATE_LENGTH,
+  UP,
+  WALL,
+  ZONE_ONE,
+  ZONE_TWO,
+} from './places.ts';
 
 /** A zone as it stands: metal temperature, frost and held water in kg; a view of the box's own numbers. */
 export class ZoneState {
@@ -46,7 +51,7 @@ export class ZoneState {
 
 /** The box as it stands: one array that a step reads and writes, with a name for each number. Changed in place by `stepBox`. */
 export class BoxState {
-  readonly at = new Float64Array(LENGTH);
+  readonly at = new Float64Array(STATE_LENGTH);
   readonly zones: readonly [ZoneState, ZoneState] = [
     new ZoneState(this.at, ZONE_ONE),
     new ZoneState(this.at, ZONE_TWO),
@@ -128,21 +133,15 @@ export const driveAtRest = (ambient: number, ambientRatio: number): BoxDrive => 
   fanFactor: 1,
 });
 
-export const HEAT = 0;
-export const WATER = 1;
-export const COMPRESSOR_JOULES = 2;
-export const OTHER_JOULES = 3;
-export const DRAINED = 4;
-
 /** Heat and water over the boundary, summed from step to step: J and kg, in is positive. Compressor work stays outside; it is told apart. */
 export class BoxFlows {
-  readonly at = new Float64Array(5);
+  readonly at = new Float64Array(FLOWS_LENGTH);
 
   get heat(): number {
-    return this.at[HEAT]!;
+    return this.at[FLOW_HEAT]!;
   }
   get water(): number {
-    return this.at[WATER]!;
+    return this.at[FLOW_WATER]!;
   }
   get compressorJoules(): number {
     return this.at[COMPRESSOR_JOULES]!;
@@ -151,7 +150,7 @@ export class BoxFlows {
     return this.at[OTHER_JOULES]!;
   }
   get meltDrained(): number {
-    return this.at[DRAINED]!;
+    return this.at[FLOW_DRAINED]!;
   }
   /** Energy is counted from here on. */
   restartEnergy(): void {

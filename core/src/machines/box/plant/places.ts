@@ -1,18 +1,21 @@
-import * as S from './boxState.ts';
+/** Where each number of a state stands in its array: temperatures °C, humidity kg/kg, frost and water kg, share of capacity 0 to 1. A tank keeps its water in the same places. */
+export const AIR = 0;
+export const RATIO = 1;
+export const WALL = 2;
+export const PRODUCT_FAST = 3;
+export const PRODUCT_SLOW = 4;
+export const UP = 5;
+export const PROBE = 6;
+export const COIL_PROBE = 7;
+/** A zone has three in a row: the metal's temperature, frost, held water. */
+export const ZONE_ONE = 8;
+export const ZONE_TWO = 11;
+export const STATE_LENGTH = 14;
 
-/** Where numbers stand in the state that machines share. */
-export const stateAt = {
-  AIR: S.AIR,
-  WALL: S.WALL,
-  PRODUCT_FAST: S.PRODUCT_FAST,
-  PRODUCT_SLOW: S.PRODUCT_SLOW,
-  PROBE: S.PROBE,
-  COIL_PROBE: S.COIL_PROBE,
-  ZONE_ONE: S.ZONE_ONE,
-} as const;
-/** And in what flows over the boundary. */
-export const flowAt = {
-  HEAT: S.HEAT,
-  COMPRESSOR_JOULES: S.COMPRESSOR_JOULES,
-  OTHER_JOULES: S.OTHER_JOULES,
-} as const;
+/** Where each sum of what flows over the boundary stands. */
+export const FLOW_HEAT = 0;
+export const FLOW_WATER = 1;
+export const COMPRESSOR_JOULES = 2;
+export const OTHER_JOULES = 3;
+export const FLOW_DRAINED = 4;
+export const FLOWS_LENGTH = 5;

@@ -2,15 +2,12 @@ import { expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { Solver } from 'odex';
 import { isFileProblem } from '../../../foundation/files/index.ts';
-import { readScenario, type Scenario } from '../../simulation/index.ts';
+import { beginsAt, boxOfScenario, readScenario, type Scenario } from '../../simulation/index.ts';
 import { asVector, boxRates } from '../../../../testing/boxRates.ts';
 import { driveSegments } from '../../../../testing/driveSegments.ts';
-import { boxOf } from './boxOf.ts';
-import { templates } from './templates.ts';
 import { stepBox } from './box.ts';
 import { BoxFlows, restingBox } from './boxState.ts';
 import { boxWork } from './boxWork.ts';
-import { useFactors } from './use.ts';
 
 const file = JSON.parse(
   readFileSync(
@@ -23,8 +20,8 @@ const file = JSON.parse(
 function both(change: object, hours: number) {
   const scenario = readScenario({ ...file, ...change, warmUpHours: 0, hours }) as Scenario;
   if (isFileProblem(scenario)) throw new Error('no scenario');
-  const p = boxOf(scenario.template, { goodsIn: useFactors[scenario.doorUse], ...scenario.choice });
-  const state = restingBox(templates[scenario.template].inside);
+  const p = boxOfScenario(scenario);
+  const state = restingBox(beginsAt(scenario));
   let y = asVector(state);
   const flows = new BoxFlows();
   const work = boxWork();

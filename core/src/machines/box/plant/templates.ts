@@ -4,6 +4,7 @@ import {
   type Application,
   type Machine,
 } from '../../../foundation/settings/index.ts';
+import type { DefrostMethod } from '../../../foundation/unit/index.ts';
 import type { Doorway } from './infiltration.ts';
 
 /** Kinds of equipment the simulator has a box for: all but machines that keep nothing. */
@@ -39,7 +40,7 @@ export interface Template {
   /** Heater as a share of capacity where the coil is cleared electrically. */
   readonly heater: number;
   /** How the kind is usually cleared. */
-  readonly defrost: 'none' | 'offCycle' | 'electric';
+  readonly defrost: DefrostMethod;
   /** A heating stage, W. */
   readonly airHeater: number;
   /** Opened so many times an hour of the day's business, so long, in normal use. */
