@@ -1,6 +1,4 @@
 import { runModeFor } from '../../plan/index.ts';
-import { engineOf } from '../../../machines/engine/index.ts';
-import { baseValue, isQuantity } from '../../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../../foundation/settings/index.ts';
 import { figure, shownCelsius, tryAll, type ToolRow, type ToolWork } from '../report.ts';
 import { engineRun } from './engineRun.ts';
@@ -12,15 +10,12 @@ const names = { continuous: 'Continuous', startStop: 'Start-stop' } as const;
 /** A transport unit: what each run mode does over a round of ten hours, and which the goods ask for. */
 export const roadReport: ToolWork = ({ unit, values, display }, progress) => {
   const advice = runModeFor(unit.goods);
-  const ambient = isQuantity(unit.ambient) ? { ambient: baseValue(unit.ambient) } : {};
   const done = tryAll(
     modes,
     (mode) => {
       const set: SettingValues = { 'transport.runMode': mode };
-      const config = engineOf({ ...values, ...set });
-      return typeof config === 'string'
-        ? config
-        : { mode, set, run: engineRun(config, ambient, unit.doorUse ?? 'normal', HOURS) };
+      const run = engineRun(unit, { ...values, ...set }, HOURS);
+      return typeof run === 'string' ? run : { mode, set, run };
     },
     progress,
   );
