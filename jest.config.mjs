@@ -22,6 +22,8 @@ const project = (name, extra = {}) => ({
 export default {
   // A busy machine may be several times slower than this one: only a test that hangs should meet its limit.
   testTimeout: 90_000,
+  // Every core: by itself Jest leaves one free, which on two cores is half the machine.
+  maxWorkers: '100%',
   projects: [
     project('core', { roots: ['<rootDir>/core/src', '<rootDir>/core/tests'] }),
     project('contract'),
