@@ -12,7 +12,7 @@ const project = (name, extra = {}) => ({
   rootDir: import.meta.dirname,
   roots: [`<rootDir>/${name}/src`],
   testMatch: ['**/*.test.ts'],
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/scripts/jest/quickEnvironment.mjs',
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '\\.ts$': ['@swc/jest', typescript] },
   testEnvironmentOptions: { customExportConditions: ['brine-src', 'node', 'node-addons'] },

@@ -6,7 +6,7 @@ import type { SettingValues } from '../src/foundation/settings/index.ts';
 import type { UnitDescription } from '../src/foundation/unit/index.ts';
 import { bandOf } from '../src/machines/box/index.ts';
 import { runCondenser } from '../src/machines/condenser/index.ts';
-import { simulate } from '../src/machines/simulation/index.ts';
+import { plantKindOf, simulate } from '../src/machines/simulation/index.ts';
 import { fit, needsOf } from '../src/judgement/fit/index.ts';
 import { plan, valuesOf } from '../src/judgement/plan/index.ts';
 import { unitScenario } from '../src/judgement/tuning/index.ts';
@@ -81,7 +81,7 @@ function forecastBeside(unit: UnitDescription, values: SettingValues) {
     productMax: f.product.max,
     alarms: Object.values(f.alarms).reduce((a, b) => a + b, 0),
   });
-  const machine = scenario.tank ? 'tank' : scenario.engine ? 'engine' : 'box';
+  const machine = plantKindOf(scenario);
   const said = foundIn({ machine, seen: seenOf(unit, values, scenario, shown, 'degC') });
   expect(said.map((s) => s.code)).toEqual(
     ofTheRun.map((s) => s.code).toSorted(byOrderOf(said.map((s) => s.code))),

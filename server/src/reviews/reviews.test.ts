@@ -112,23 +112,25 @@ test('a server that died in the middle: another goes on where it was, and nothin
 });
 
 test('a unit is tuned besides, with the change in words', () => {
-  const judged = reviewUnit({
-    unit: {
-      format: 'brine-dial/unit@1',
-      application: 'vehicleFridge',
-      goods: 'drinks',
-      defrostMethod: 'none',
-      probes: ['air'],
-      displayUnit: 'celsius',
+  const judged = reviewUnit(
+    {
+      unit: {
+        format: 'brine-dial/unit@1',
+        application: 'vehicleFridge',
+        goods: 'drinks',
+        defrostMethod: 'none',
+        probes: ['air'],
+        displayUnit: 'celsius',
+      },
+      values: {
+        'regulation.setpoint': { value: 2, unit: 'degC' },
+        'regulation.differential': { value: 2, unit: 'K' },
+        'compressor.minOffTime': { value: 3, unit: 'min' },
+      },
+      display: 'degC',
     },
-    values: {
-      'regulation.setpoint': { value: 2, unit: 'degC' },
-      'regulation.differential': { value: 2, unit: 'K' },
-      'compressor.minOffTime': { value: 3, unit: 'min' },
-    },
-    display: 'degC',
-    goal: 'leastEnergy',
-  });
+    'leastEnergy',
+  );
   expect(judged.advised!.sound).toBe(true);
   expect(inWords(judged.advised!.reason)).toContain('Ah a day');
   expect(inWords(judged.advised!.change!)).toContain('Set point');

@@ -1,7 +1,8 @@
 import type { SharedPage } from '@brine/contract/routes';
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
 import { leaveBehindSheet, sharedPage, type LeaveBehindSheet } from '@brine/core/record/handover';
-import { plateLines, provingOf, wiringOf } from '@brine/core/record/job';
+import { judgement } from '@brine/core/judgement/verdict';
+import { judgementInput, plateLines, provingOf, wiringOf } from '@brine/core/record/job';
 import { standing } from '@brine/core/record/fold';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
 import { jobProgramOf } from '../jobs/jobProgram.ts';
@@ -52,6 +53,7 @@ function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
   const signed = standing(state, 'signOff', 'signOff');
   const wiring = wiringOf(state, program.unit, control);
   const reader = input.reader ?? program.display?.unit ?? 'degC';
+  const asked = judgementInput(program, control, reader);
   const setBy = keyedBy.map((id) => material.names[id] ?? '').filter(Boolean);
   return leaveBehindSheet({
     unit: [unit.tag, unit.name].filter(Boolean).join(' · '),
@@ -64,6 +66,7 @@ function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
     date: (entries.at(-1)?.receivedAt ?? input.openedAt).slice(0, 10),
     watch: handed?.watch ?? '',
     program,
+    ...(asked && { findings: judgement(asked).findings }),
     wiring,
     proving: provingOf(state, program, wiring, control, null, reader),
     keypadLocked: standing(state, 'keypadLocked', 'keypadLocked')?.locked ?? null,

@@ -1,6 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { settingOf } from '@brine/core/foundation/settings';
+import { judgementInput } from '@brine/core/record/job';
+import { useDisplay } from '../shared/display/displayStore.ts';
+import { definitionByHash } from '../shared/job/definitions.ts';
+import { useJudgement } from '../shared/job/useJudgement.ts';
+import FindingList from '../shared/ui/FindingList.vue';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -11,12 +16,22 @@ import type { FitRow } from './useFit.ts';
 const props = defineProps<{ row: FitRow }>();
 const job = useJob();
 const session = useSession();
+const display = useDisplay();
 const fit = computed(() => props.row.fit);
 const chosen = computed(() => job.newPin.value?.id === fit.value.id);
 const amps = (value: number | null) =>
   value === null ? '–' : `${value.toFixed(value < 1 ? 2 : value < 10 ? 1 : 0)} A`;
 const lost = computed(() => fit.value.lost.map((l) => settingOf(l.setting).label));
 const notStated = computed(() => fit.value.notStated.map((id) => settingOf(id).label));
+/** The chosen control is judged by what stands in it, another by what it would hold of the plan. */
+const judged = useJudgement(() => {
+  const program = job.program.value;
+  if (chosen.value) return judgementInput(program, job.replacement.value, display.unit);
+  const controller = definitionByHash(props.row.line.hash);
+  const asked = controller && judgementInput(program, controller, display.unit);
+  return asked && { ...asked, values: program.values, inEffect: false };
+});
+const against = computed(() => judged.findings.value.filter((f) => f.severity !== 'note'));
 function choose() {
   const { id, family, version, hash } = props.row.line;
   void job.write({ kind: 'control', role: 'new', definition: { id, family, version, hash } });
@@ -86,6 +101,12 @@ function choose() {
       {{ lost.slice(0, 6).join(', ') }}{{ lost.length > 6 ? ' …' : '' }}.
     </p>
     <p v-if="notStated.length > 0" class="hint">Not stated by its booklet: {{ notStated.join(', ') }}.</p>
+    <section aria-label="Its day with this plan" data-test="fit-judged">
+      <h3>{{ chosen ? 'Its day as it is set' : 'Its day with what it holds of the plan' }}</h3>
+      <p v-if="judged.running.value" class="hint" role="status">Simulating a day of this unit …</p>
+      <p v-else-if="against.length === 0" class="mt-1">✓ Nothing collides.</p>
+      <FindingList v-if="against.length > 0" class="mt-1" :findings="against" />
+    </section>
     <AppButton
       v-if="session.mayWrite"
       kind="primary"

@@ -3,11 +3,13 @@ import { computed } from 'vue';
 import { leaveBehindSheet } from '@brine/core/record/handover';
 import { plateLines } from '@brine/core/record/job';
 import { standing } from '@brine/core/record/fold';
+import { useJobJudgement } from '../shared/job/useJudgement.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 
 const job = useJob();
 const session = useSession();
+const judgement = useJobJudgement();
 const sheet = computed(() => {
   const unit = job.job.value!.unit;
   return leaveBehindSheet({
@@ -21,6 +23,7 @@ const sheet = computed(() => {
     date: '',
     watch: standing(job.state.value, 'handedOver', 'handedOver')?.watch ?? '',
     program: job.program.value,
+    findings: judgement.findings.value,
   });
 });
 </script>

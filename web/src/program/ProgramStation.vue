@@ -19,7 +19,7 @@ import ToolsView from './tools/ToolsView.vue';
 import { jobTools } from './tools/useTool.ts';
 import TuneView from './tuning/TuneView.vue';
 import ProgramAside from './ProgramAside.vue';
-import { useJudgement } from './useJudgement.ts';
+import { useJobJudgement } from '../shared/job/useJudgement.ts';
 
 type View = 'fans' | 'tools' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
 const props = defineProps<{ view?: string }>();
@@ -71,7 +71,7 @@ const summary = computed(() => {
 });
 const go = (next: View) => router.push(`/jobs/${job.id}/program/${next}`);
 const variants = computed(() => variantsOfJob(program.value, job.replacement.value));
-const judgement = useJudgement(program, job.replacement);
+const judgement = useJobJudgement();
 const change = (values: SettingValues, why = 'moved on the rule') =>
   job.write(
     ...(Object.keys(values) as SettingId[]).map((setting) => ({

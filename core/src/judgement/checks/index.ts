@@ -1,3 +1,3 @@
 export { check } from './check.ts';
 export { bySeverity, type Finding } from './finding.ts';
-export { type Remedy, remedyFor, remedyWords } from './remedy.ts';
+export { rangeAround, type Remedy, remedyFor, remedyWords } from './remedy.ts';

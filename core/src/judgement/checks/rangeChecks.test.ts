@@ -53,3 +53,19 @@ test('with demand the interval is a backstop: 24 h are no unusual interval', () 
   expect(at('interval')).toHaveLength(1);
   expect(at('demand')).toHaveLength(0);
 });
+
+test('a first stage that heats a cooler is wrong, unless the second one cools it', () => {
+  const unit = plainUnit('walkInCooler');
+  const wrong = (values: SettingValues) =>
+    check(values, unit).filter(({ code }) => code === 'wrongAction').length;
+  const heats: SettingValues = { 'regulation.action': 'heat' };
+  const second = (action: string): SettingValues => ({
+    'stage2.function': 'thermostat',
+    'stage2.action': action,
+  });
+  expect(wrong(heats)).toBe(1);
+  expect(wrong({ ...heats, ...second('cool') })).toBe(0);
+  expect(wrong({ ...heats, ...second('heat') })).toBe(1);
+  // By a probe of its own it regulates another place.
+  expect(wrong({ ...heats, ...second('cool'), 'stage2.probe': 'second' })).toBe(1);
+});

@@ -174,12 +174,18 @@ export const differentialTooNarrow: Check = ({ values, unit }) => {
   ];
 };
 
-/** A unit that keeps warm and is set to cool, or the other way. */
+/** A unit that keeps warm and is set to cool, or the other way, while no second stage does what it is for. */
 export const wrongAction: Check = ({ values, unit }) => {
   const action = values['regulation.action'];
   if (!unit || isMachine(unit.application) || (action !== 'cool' && action !== 'heat')) return [];
   const heats = isHeated(unit.application);
   if (heats === (action === 'heat')) return [];
+  // Cool and heat about one point: whichever stage stands first. By a probe of its own it regulates another place.
+  const second =
+    values['stage2.function'] === 'thermostat' && values['stage2.probe'] !== 'second'
+      ? values['stage2.action']
+      : undefined;
+  if (second === (heats ? 'heat' : 'cool')) return [];
   return [
     {
       code: 'wrongAction',

@@ -170,14 +170,15 @@ function arithmetic(finding: Finding, values: SettingValues): SettingValues {
   }
 }
 
-/** Somebody chose the set point: the end of the user's range that it passed moves to it. */
-function rangeAround(values: SettingValues): SettingValues {
+/** Somebody chose the set point: the end of the user's range that it passed moves to it. Empty where it lies inside. */
+export function rangeAround(values: SettingValues): SettingValues {
   const point = values['regulation.setpoint'];
   const [min, max] = [values['regulation.setpointMin'], values['regulation.setpointMax']];
   if (!isQuantity(point)) return {};
-  if (isQuantity(max) && baseValue(point) > baseValue(max)) return { 'regulation.setpointMax': point };
-  if (isQuantity(min) && baseValue(point) < baseValue(min)) return { 'regulation.setpointMin': point };
-  return {};
+  return {
+    ...(isQuantity(max) && baseValue(point) > baseValue(max) && { 'regulation.setpointMax': point }),
+    ...(isQuantity(min) && baseValue(point) < baseValue(min) && { 'regulation.setpointMin': point }),
+  };
 }
 
 /** The first of these settings that is set, moved by so many kelvins to the next whole number of its own unit, away from where it was. */

@@ -1,4 +1,4 @@
 export { type FaultSpeed, faultSpeed, triedWords } from './faultSpeed.ts';
 export { bestFloat, type FloatTrial, floatVariants, tryFloat } from './floating.ts';
-export { asOneRelayFans } from './oneRelayFans.ts';
+export { asOneRelayFans, fanSettingOf } from './oneRelayFans.ts';
 export { bestLoop, huntsAt, type LoopTrial, loopVariants, tryLoop } from './tuning.ts';

@@ -6,6 +6,22 @@ import type { UnitDescription } from '../../foundation/unit/index.ts';
 /** Rest of a fan motor between a stop and a start, min (common practice). */
 const MOTOR_REST = 1;
 
+/** Where a relay's control keeps what a condenser group has under names of its own. */
+const relayPlaces = {
+  'condenser.setpoint': 'regulation.setpoint',
+  'condenser.differential': 'regulation.differential',
+  'condenser.highTemperature': 'alarms.highTemperature',
+  'condenser.lowTemperature': 'alarms.lowTemperature',
+  'condenser.alarmDifferential': 'alarms.differential',
+  'condenser.alarmDelay': 'alarms.delay',
+} as const satisfies Partial<Record<SettingId, SettingId>>;
+
+/** The setting that holds this of the condenser among these values: a relay's own name where no condenser group is set. */
+export const fanSettingOf = (values: SettingValues, id: SettingId): SettingId =>
+  values['condenser.setpoint'] === undefined
+    ? ((relayPlaces as Partial<Record<SettingId, SettingId>>)[id] ?? id)
+    : id;
+
 /**
  * Condenser fans on a control without a condenser group, such as one of a single relay: it cools on liquid temperature. The set point is where the fans stop, the differential above it
  * where they start; no defrost, for none is wanted; no range for a user; the alarms go over as temperatures. What such a relay then does is read back by `fansInForce` (core/control). Other units and controls stay as they are.
@@ -20,22 +36,18 @@ export function asOneRelayFans(
   const kept = Object.fromEntries(
     Object.entries(values).filter(([id]) => !id.startsWith('condenser.')),
   ) as SettingValues;
-  const moved: Partial<Record<SettingId, SettingValues[SettingId]>> = {};
-  const carry = (from: SettingId, to: SettingId) => {
-    if (values[from] !== undefined) moved[to] = values[from];
-  };
-  carry('condenser.setpoint', 'regulation.setpoint');
-  // Nobody turns a condenser: the user's range is the set point itself.
-  carry('condenser.setpoint', 'regulation.setpointMin');
-  carry('condenser.setpoint', 'regulation.setpointMax');
-  carry('condenser.differential', 'regulation.differential');
-  carry('condenser.highTemperature', 'alarms.highTemperature');
-  carry('condenser.lowTemperature', 'alarms.lowTemperature');
-  carry('condenser.alarmDifferential', 'alarms.differential');
-  carry('condenser.alarmDelay', 'alarms.delay');
+  const moved = Object.fromEntries(
+    Object.entries(relayPlaces).flatMap(([from, to]) => {
+      const value = values[from as SettingId];
+      return value === undefined ? [] : [[to, value]];
+    }),
+  ) as SettingValues;
+  const point = values['condenser.setpoint'];
   return {
     ...kept,
     ...moved,
+    // Nobody turns a condenser: the user's range is the set point itself.
+    ...(point !== undefined && { 'regulation.setpointMin': point, 'regulation.setpointMax': point }),
     'regulation.action': 'cool',
     'regulation.differentialPlacement': 'setpointIsCutOut',
     'regulation.method': 'onOff',

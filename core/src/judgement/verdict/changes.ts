@@ -14,10 +14,11 @@ export const moved = (
     [id]: quantity(Math.round(value.value * 100) / 100 + step * factor, value.unit),
   }));
 };
-/** A duration lengthened by minutes, in its own unit. */
+
 /** How many of a unit a minute is. */
 const perMinute: Readonly<Partial<Record<string, number>>> = { s: 60, min: 1, h: 1 / 60 };
 
+/** A duration lengthened by minutes, in its own unit. */
 export const longer = (
   values: SettingValues,
   id: SettingId,
@@ -30,6 +31,7 @@ export const longer = (
     [id]: quantity(Math.round((present.value + step * perUnit) * 1000) / 1000, present.unit),
   }));
 };
+
 /** Every pair of two changes at once. */
 export const both = (
   one: readonly SettingValues[],

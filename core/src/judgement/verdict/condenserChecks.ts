@@ -1,9 +1,20 @@
 import { sentence } from '../../foundation/sentences/index.ts';
 import type { Quantity } from '../../foundation/quantities/index.ts';
-import type { SettingValues } from '../../foundation/settings/index.ts';
-import type { CondenserRunResult } from '../../machines/condenser/index.ts';
+import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import type { CondenserCause, CondenserRunResult } from '../../machines/condenser/index.ts';
 import type { Finding } from '../checks/index.ts';
-import { both, longer, moved } from './changes.ts';
+import { fanSettingOf } from '../condenserFans/index.ts';
+import * as plain from './changes.ts';
+
+const { both } = plain;
+/** As the plain changes, of fans on one relay by the relay's own settings. */
+const moved = (v: SettingValues, id: SettingId, by: readonly number[]) =>
+  plain.moved(v, fanSettingOf(v, id), by);
+const longer = (v: SettingValues, id: SettingId, by: readonly number[]) =>
+  plain.longer(v, fanSettingOf(v, id), by);
+/** Of these the ones that are set, by the names they are set under. */
+const setOf = (v: SettingValues, ids: readonly SettingId[]): readonly SettingId[] =>
+  ids.map((id) => fanSettingOf(v, id)).filter((id) => id in v);
 
 /** What a check of a condenser's day sees. */
 export interface CondenserSeen {
@@ -26,7 +37,7 @@ const HUNTING_TURNS = 30;
 /** Minutes a day below what the expansion valve needs that are worth a word. Ours. */
 const STARVED_MINUTES = 30;
 
-const temperatureCauses: ReadonlySet<string> = new Set(['highCondensing', 'lowCondensing']);
+const temperatureCauses: ReadonlySet<string> = new Set<CondenserCause>(['highCondensing', 'lowCondensing']);
 
 /** Alarms of the day by their cause: how often each came on. */
 export function condenserAlarms({
@@ -60,11 +71,11 @@ export const condenserChecks: readonly CondenserCheck[] = [
         ? null
         : {
             severity: 'warning',
-            settings: [
+            settings: setOf(values, [
               'condenser.highTemperature',
               'condenser.lowTemperature',
               'condenser.alarmDelay',
-            ].filter((id) => id in values),
+            ]),
             message: `${all} condensing alarm${all === 1 ? '' : 's'} on a day with nothing broken: ${counts.map(([cause, n]) => `${cause === 'lowCondensing' ? 'low' : 'high'} ${n}`).join(', ')}. It keeps sounding until somebody turns it off.`,
             numbers: { alarms: all },
           };
@@ -78,14 +89,14 @@ export const condenserChecks: readonly CondenserCheck[] = [
   },
   {
     code: 'fansStartOften',
-    find: ({ day: { figures: f } }) => {
+    find: ({ day: { figures: f }, values }) => {
       const most = Math.max(0, ...f.fanStarts);
       const perHour = most / Math.max(1, f.hours);
       return perHour <= MAX_FAN_STARTS_PER_HOUR
         ? null
         : {
             severity: 'warning',
-            settings: ['condenser.differential', 'condenser.integralTime'],
+            settings: setOf(values, ['condenser.differential', 'condenser.integralTime']),
             message: `A fan starts ${most} times a day, ${perHour.toFixed(0)} times an hour: motors and contacts stand 10 to 15 an hour at most. Widen the band.`,
             numbers: { startsPerDay: most, startsPerHour: perHour },
           };
@@ -94,12 +105,12 @@ export const condenserChecks: readonly CondenserCheck[] = [
   },
   {
     code: 'fansHunt',
-    find: ({ day: { figures: f } }) =>
+    find: ({ day: { figures: f }, values }) =>
       f.turnsPerHour <= HUNTING_TURNS
         ? null
         : {
             severity: 'warning',
-            settings: ['condenser.differential', 'condenser.integralTime'],
+            settings: setOf(values, ['condenser.differential', 'condenser.integralTime']),
             message: `The fans go up and down ${f.turnsPerHour.toFixed(0)} times an hour: the loop hunts. Widen the band or let the integral act slower.`,
             numbers: { turnsPerHour: f.turnsPerHour },
           },
@@ -107,12 +118,16 @@ export const condenserChecks: readonly CondenserCheck[] = [
   },
   {
     code: 'valveStarves',
-    find: ({ day: { figures: f }, show }) =>
+    find: ({ day: { figures: f }, values, show }) =>
       f.starvedMinutes <= STARVED_MINUTES
         ? null
         : {
             severity: 'warning',
-            settings: ['condenser.setpoint', 'condenser.setpointMin', 'condenser.floatingDifference'],
+            settings: setOf(values, [
+              'condenser.setpoint',
+              'condenser.setpointMin',
+              'condenser.floatingDifference',
+            ]),
             message: sentence`${f.starvedMinutes.toFixed(0)} min of the day the pressure is below what the expansion valve needs; the liquid falls to ${show(f.liquid.min)}. Raise the set point or its lowest.`,
             numbers: { minutes: f.starvedMinutes },
           },

@@ -5,7 +5,7 @@ import { sentence } from '../../foundation/sentences/index.ts';
 import { quantity, type Quantity } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { Tank } from '../../machines/tank/index.ts';
-import { type Simulated } from '../../machines/simulation/index.ts';
+import type { PlantKind, Simulated } from '../../machines/simulation/index.ts';
 import { both, clearingChanges, limitMoved, longer, moved } from './changes.ts';
 
 /** What a check sees: a day as the unit is described; °C and K. */
@@ -25,7 +25,7 @@ export interface Seen {
 export interface DayCheck {
   readonly code: string;
   /** The machines it is asked of. */
-  readonly machines: readonly ('box' | 'tank' | 'engine')[];
+  readonly machines: readonly PlantKind[];
   readonly find: (seen: Seen) => Omit<Finding, 'code'> | null;
   readonly changes: (values: SettingValues) => readonly SettingValues[];
 }

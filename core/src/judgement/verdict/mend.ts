@@ -1,11 +1,12 @@
 import type { TemperatureUnit } from '../../foundation/quantities/index.ts';
-import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
+import { isQuantity } from '../../foundation/quantities/index.ts';
 import type { Sentence } from '../../foundation/sentences/index.ts';
 import { controlConfig } from '../../machines/box/index.ts';
+import { engineOf } from '../../machines/engine/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import { remedyWords, type Remedy } from '../checks/index.ts';
-import { boundChecks, lookAt, ruleErrors, type SeenDay } from './seen.ts';
+import { check, rangeAround, remedyWords, type Remedy } from '../checks/index.ts';
+import { boundChecks, lookAt, type SeenDay } from './seen.ts';
 import { unitDay, type UnitDay } from './unitDay.ts';
 import { works, type WorkId } from './workRemedies.ts';
 
@@ -49,7 +50,7 @@ export function mend(code: string, ill: Ill): Mended | null {
 }
 
 function byValues(code: string, ill: Ill): Mended | null {
-  const { unit, values, seen } = ill;
+  const { unit, values, seen, held } = ill;
   const one = boundChecks(seen).find((bound) => bound.code === code)!;
   const before = codesOf(seen).size;
   const still = ruleErrors(values, unit);
@@ -58,9 +59,10 @@ function byValues(code: string, ill: Ill): Mended | null {
   let least = before;
   for (const bare of one.changes(values).slice(0, TRIED)) {
     if (least === 0) break;
-    const change = withRange(values, bare);
+    // A set point that is moved past an end of the user's range takes that end along.
+    const change = 'regulation.setpoint' in bare ? { ...bare, ...rangeAround({ ...values, ...bare }) } : bare;
     const set = { ...values, ...change };
-    if (ruleErrors(set, unit) > still) continue;
+    if (ruleErrors(held(set), unit) > still) continue;
     const left = after(ill, set, SCREEN);
     if (left === null || left.has(code) || left.size >= least) continue;
     least = left.size;
@@ -72,6 +74,10 @@ function byValues(code: string, ill: Ill): Mended | null {
   const news = newsOf(values, best);
   return { remedy: { values: news, words: remedyWords(news) }, left };
 }
+
+/** Errors of the rules on these values. */
+const ruleErrors = (values: SettingValues, unit: UnitDescription): number =>
+  check(values, unit).filter((f) => f.severity === 'error').length;
 
 /** What is said after other values were set; null where they cannot be run. */
 function after(
@@ -98,23 +104,14 @@ function byWork(code: string, { unit, values, day, seen, display }: Ill): Mended
   return null;
 }
 
-/** A day under other values: the control is read anew. */
+/** A day under other values: the control is read anew, and an engine's with it. */
 function rerun(day: UnitDay, values: SettingValues): UnitDay | null {
   if (day.machine === 'condenser') return day;
   const config = controlConfig(values);
-  return typeof config === 'string' ? null : { ...day, scenario: { ...day.scenario, config } };
-}
-
-/** A set point that is moved past an end of the user's range takes that end along. */
-function withRange(values: SettingValues, change: SettingValues): SettingValues {
-  const point = change['regulation.setpoint'];
-  if (!isQuantity(point)) return change;
-  const [min, max] = [values['regulation.setpointMin'], values['regulation.setpointMax']];
-  return {
-    ...change,
-    ...(isQuantity(min) && baseValue(point) < baseValue(min) && { 'regulation.setpointMin': point }),
-    ...(isQuantity(max) && baseValue(point) > baseValue(max) && { 'regulation.setpointMax': point }),
-  };
+  if (typeof config === 'string') return null;
+  if (day.machine !== 'engine') return { ...day, scenario: { ...day.scenario, config } };
+  const engine = engineOf(values);
+  return typeof engine === 'string' ? null : { ...day, scenario: { ...day.scenario, config, engine } };
 }
 
 /** Of a change, what is new. Absent is 0 for a time. */

@@ -9,6 +9,7 @@ import { settingOf, type SettingValues } from '../../foundation/settings/index.t
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { wireReport } from '../../wiring/meter/index.ts';
 import type { Circuit } from '../../wiring/circuit/index.ts';
+import { asOneRelayFans } from '../condenserFans/index.ts';
 import type { JudgedFinding } from './runFindings.ts';
 
 /** Values as a control will really hold them, rounding, limits and built-in facts and all, and what is dangerous to lose. */
@@ -24,7 +25,7 @@ export function onControl(
   definition: ControllerDefinition,
 ): OnControl {
   const target = withImplied(definition, { 'defrost.method': unit.defrostMethod });
-  const { rows, lost, display } = encode(values, target);
+  const { rows, lost, display } = encode(asOneRelayFans(values, unit, target), target);
   const codes = new Map(
     rows.flatMap(({ code, value }) => (code === null ? [] : [[code, value as CodeValue] as const])),
   );

@@ -8,8 +8,6 @@ import { faultsOf } from '../tuning/index.ts';
 import type { JudgedFinding } from './runFindings.ts';
 import { unitDay } from './unitDay.ts';
 
-/** The probe fails at two in the night, as the forecast tries it. */
-const FAILS_AT_H = 2;
 /** Nobody comes before the second night is over: it is watched for so long, h. */
 const WATCHED_H = 48;
 /** A coarse step is enough for an hour. */
@@ -25,13 +23,16 @@ export function priceOfStopping(
   display: TemperatureUnit,
 ): readonly JudgedFinding[] {
   if (values['compressor.onProbeFault'] !== 'stop') return [];
-  const day = unitDay(unit, values, { faults: faultsOf('airProbeOpen', WATCHED_H), hours: WATCHED_H });
+  // The probe fails at the hour at which the forecast tries it.
+  const faults = faultsOf('airProbeOpen', WATCHED_H);
+  const day = unitDay(unit, values, { faults, hours: WATCHED_H });
   if (typeof day === 'string' || day.machine === 'condenser') return [];
   const heats = values['regulation.action'] === 'heat';
   const limit = heats ? day.scenario.storage.min : day.scenario.storage.max;
   if (limit === null) return [];
   const { minutesUntilOutside } = simulate(day.scenario, { stride: STRIDE })!.figures;
-  const hours = minutesUntilOutside === null ? null : Math.max(0, minutesUntilOutside / 60 - FAILS_AT_H);
+  const hours =
+    minutesUntilOutside === null ? null : Math.max(0, minutesUntilOutside / 60 - faults[0]!.from / 3600);
   const at = written(limit, display);
   return [
     {

@@ -11,6 +11,7 @@ import { units } from '../../../testing/runs.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { family } from '../../../testing/families.ts';
 import { plainUnit } from '../../../testing/units.ts';
+import { onControl } from './onControl.ts';
 import { judgement } from './verdict.ts';
 
 const { c, k, min } = { ...units, min: (value: number) => ({ value, unit: 'min' as const }) };
@@ -104,4 +105,20 @@ test('a remedy that the control cannot hold is not offered (oracle: its own code
     });
     expect([code, after.findings.map((f) => f.code).includes(code)]).toEqual([code, false]);
   }
+});
+
+test('fans on a single relay are judged by the relay’s own settings (oracle: the run again)', () => {
+  const unit = plainUnit('condenserFans', { probes: ['liquid'] });
+  const controller = family('marl-4');
+  const planned = valuesOf(plan(unit));
+  const values: SettingValues = { ...planned, 'condenser.differential': k(1) };
+  const { findings: all } = judgement({ unit, values, controller });
+  const often = all.find(({ code }) => code === 'fansStartOften')!;
+  expect(often.settings).toEqual(['regulation.differential']);
+  if (!often.remedy || !('values' in often.remedy)) throw new Error('expected values');
+  expect(Object.keys(often.remedy.values)).toEqual(['regulation.differential']);
+  // What stands in the control then is read back: the finding is gone.
+  const held = onControl(values, unit, controller).values;
+  const after = judgement({ unit, values: { ...held, ...often.remedy.values }, controller, inEffect: true });
+  expect(after.findings.map(({ code }) => code)).not.toContain('fansStartOften');
 });

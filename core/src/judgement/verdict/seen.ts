@@ -4,15 +4,15 @@ import type { TemperatureUnit } from '../../foundation/quantities/index.ts';
 import { written, writtenDifference } from '../../foundation/regulation/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import { runCondenser } from '../../machines/condenser/index.ts';
-import { simulate, type Scenario, type Simulated } from '../../machines/simulation/index.ts';
-import { check, type Finding } from '../checks/index.ts';
+import { simulate, type PlantKind, type Scenario, type Simulated } from '../../machines/simulation/index.ts';
+import type { Finding } from '../checks/index.ts';
 import { condenserChecks, type CondenserSeen } from './condenserChecks.ts';
 import { dayChecks, type Seen } from './dayChecks.ts';
 import type { UnitDay } from './unitDay.ts';
 
 /** What was seen of a unit's day: what its checks look at. */
 export type SeenDay =
-  | { readonly machine: 'box' | 'tank' | 'engine'; readonly seen: Seen }
+  | { readonly machine: PlantKind; readonly seen: Seen }
   | { readonly machine: 'condenser'; readonly seen: CondenserSeen };
 
 /** Runs a day and keeps what its checks look at. `stride`: seconds a box goes at a time; 1 wherever a figure of it is shown. */
@@ -64,7 +64,3 @@ export const boundChecks = (day: SeenDay): readonly BoundCheck[] =>
     : dayChecks
         .filter((one) => one.machines.includes(day.machine))
         .map(({ code, find, changes }) => ({ code, changes, found: find(day.seen) }));
-
-/** Errors of the rules on these values. */
-export const ruleErrors = (values: SettingValues, unit: UnitDescription): number =>
-  check(values, unit).filter((f) => f.severity === 'error').length;

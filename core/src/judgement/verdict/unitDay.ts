@@ -8,12 +8,12 @@ import {
   type CondenserRun,
   type OutdoorDay,
 } from '../../machines/condenser/index.ts';
-import type { Scenario } from '../../machines/simulation/index.ts';
+import { plantKindOf, type PlantKind, type Scenario } from '../../machines/simulation/index.ts';
 import { unitScenario, type RunChoice } from '../tuning/index.ts';
 
 /** The day of a unit, by the machine that it is: a box (a heated cabinet and a plate fridge too), a tank of water, a transport engine on its body, a condenser. */
 export type UnitDay =
-  | { readonly machine: 'box' | 'tank' | 'engine'; readonly scenario: Scenario }
+  | { readonly machine: PlantKind; readonly scenario: Scenario }
   | { readonly machine: 'condenser'; readonly run: CondenserRun };
 
 /** The run that shows what settings do on this unit, with its own plant. A sentence where nothing can be run. */
@@ -28,7 +28,7 @@ export function unitDay(
   }
   const scenario = unitScenario(unit, values, choice);
   if (typeof scenario === 'string') return scenario;
-  return { machine: scenario.tank ? 'tank' : scenario.engine ? 'engine' : 'box', scenario };
+  return { machine: plantKindOf(scenario), scenario };
 }
 
 /** The condenser that facts describe. */

@@ -1,5 +1,4 @@
 import type { Sentence } from '../../foundation/sentences/index.ts';
-import { sentence } from '../../foundation/sentences/index.ts';
 import { isFreezer, type Application } from '../../foundation/settings/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { BoxChoice } from '../../machines/box/index.ts';
@@ -87,7 +86,7 @@ export const works: readonly Work[] = [
   },
   {
     work: 'largerCoil',
-    words: sentence`A larger coil: with half as much surface again the finding is gone.`,
+    words: 'A larger coil: with half as much surface again the finding is gone.',
     done: (_, values, day) => same(values, withChoice(day, { coilFactor: NEXT_COIL })),
   },
   {
@@ -113,11 +112,7 @@ export const works: readonly Work[] = [
     done: (_, values, day) => {
       if (day.machine !== 'tank') return null;
       const tank = day.scenario.tank!;
-      const larger = {
-        ...tank,
-        chiller: tank.chiller * NEXT_CHILLER,
-        surfaceBelow: tank.surfaceBelow,
-      };
+      const larger = { ...tank, chiller: tank.chiller * NEXT_CHILLER };
       return { values, day: { ...day, scenario: { ...day.scenario, tank: larger } } };
     },
   },

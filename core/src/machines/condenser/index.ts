@@ -1,5 +1,5 @@
 export { type CondenserConfig, fansOf } from './control/condenserConfig.ts';
-export { condenserAtRest, type CondenserInputs } from './control/condenserState.ts';
+export { condenserAtRest, type CondenserCause, type CondenserInputs } from './control/condenserState.ts';
 export { fansInForce } from './control/fansByRelay.ts';
 export { tickCondenser } from './control/tickCondenser.ts';
 export type { OutdoorDay } from './plant/outdoorDay.ts';

@@ -4,7 +4,14 @@ export type { Figures, Spread, StorageLimits } from './figures.ts';
 export { gapSentence, logGaps } from './logGaps.ts';
 export { readLog } from './readLog.ts';
 export { replay, type Replayed } from './replay.ts';
-export { type Fault, type FaultKind, readScenario, type Scenario } from './scenario.ts';
+export {
+  type Fault,
+  type FaultKind,
+  type PlantKind,
+  plantKindOf,
+  readScenario,
+  type Scenario,
+} from './scenario.ts';
 export { beginsAt, boxOfScenario, restingDrive } from './scenarioBox.ts';
 export { seriesCsv } from './seriesCsv.ts';
 export { type Sample, simulate, type Simulated } from './simulate.ts';

@@ -56,6 +56,13 @@ export interface Scenario {
   readonly startAt?: number;
 }
 
+/** What a scenario runs on. */
+export type PlantKind = 'box' | 'tank' | 'engine';
+
+/** A box, a tank of water in its place, or an engine on a transport body. */
+export const plantKindOf = ({ tank, engine }: Pick<Scenario, 'tank' | 'engine'>): PlantKind =>
+  tank ? 'tank' : engine ? 'engine' : 'box';
+
 const LONGEST_DAYS = 60;
 
 /** Reads a `*.scenario.json`. A sentence with the field where it cannot be run: no set point, a negative size, ten years. */

@@ -277,8 +277,7 @@ export class UnitRun {
       if (control.out[kind]) this.emit({ t: this.now, kind, value: false, reason: 'powerCut' });
       control.out[kind] = false;
     }
-    if (this.engine?.engine)
-      this.tell({ t: this.now, kind: 'compressor', value: false, reason: 'powerCut' });
+    if (this.engine?.engine) this.tell({ t: this.now, kind: 'compressor', value: false, reason: 'powerCut' });
     if (control.phase === 'regulate') return;
     control.phase = 'regulate';
     this.emit({ t: this.now, kind: 'phase', value: 'regulate', reason: 'powerCut' });

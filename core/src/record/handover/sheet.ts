@@ -12,6 +12,7 @@ import {
   shownUnitOf,
   type DisplayState,
 } from '../../controllers/definitions/index.ts';
+import type { Finding } from '../../judgement/checks/index.ts';
 import type { JobWiring, Program, ProgramRow, Proving } from '../job/index.ts';
 import { meaningOfOption } from '../../controllers/definitions/index.ts';
 import {
@@ -89,6 +90,8 @@ export interface SheetInput {
   readonly date: string;
   readonly watch: string;
   readonly program: Program;
+  /** What the one judgement says against the values in force; what the rules say of them where absent. */
+  readonly findings?: readonly Finding[];
   readonly wiring?: JobWiring | null;
   readonly proving?: Proving | null;
   readonly keypadLocked?: boolean | null;
@@ -306,7 +309,7 @@ function watchList(input: SheetInput): readonly string[] {
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '');
-  const findings = input.program.findings
+  const findings = (input.findings ?? input.program.findings)
     .filter((f) => f.severity !== 'note')
     .map((f) => inWords(f.message, input.reader ?? input.program.display?.unit));
   const differing = input.program.rows

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { UnitDescription } from '@brine/core/foundation/unit';
-import type { Figures } from '@brine/core/machines/simulation';
+import type { Figures, PlantKind } from '@brine/core/machines/simulation';
 import { energyOf, energyUnit } from '@brine/core/judgement/tuning';
 import { written } from '@brine/core/foundation/regulation';
 import { useDisplay } from '../../shared/display/displayStore.ts';
@@ -11,7 +11,7 @@ const props = defineProps<{
   runs: readonly { readonly name: string; readonly figures: Figures }[];
   days: number;
   unit: UnitDescription;
-  machine: 'box' | 'tank' | 'engine';
+  machine: PlantKind;
 }>();
 const display = useDisplay();
 /** As the judgement writes it: one rounding for one number. */
@@ -20,43 +20,40 @@ const temperature = (celsius: number | null) =>
 const minutes = (value: number | null) =>
   value === null ? 'none' : `${value.toFixed(value < 10 ? 1 : 0)} min`;
 const grams = (kg: number | null) => (kg === null ? 'no defrost' : `${Math.round(kg * 1000)} g`);
-/** What a tank has not: a coil that frosts. */
-const rows = computed(() => [
-  ...always.value.slice(0, 7),
-  ...(props.machine === 'tank' ? [] : frost.value),
-  ...always.value.slice(7),
-]);
-const always = computed(() => [
-  line('Cut-in and cut-out seen', (f) => `${temperature(f.cutIn)} / ${temperature(f.cutOut)}`),
-  line(props.machine === 'tank' ? 'Water, warmest' : 'Product, warmest', (f) => temperature(f.product.max)),
-  line(props.machine === 'tank' ? 'Over its limit' : 'Product surface over its limit', (f) =>
-    minutes(f.minutesAbove),
-  ),
-  line('First outside its limits after', (f) =>
-    f.minutesUntilOutside === null ? 'never' : minutes(f.minutesUntilOutside),
-  ),
-  line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
-  line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
-  line('Shortest off-cycle', (f) => minutes(f.shortestRestMinutes)),
-  line('Energy', (f) => {
-    const value = energyOf(props.unit, f);
-    return `${value.toFixed(value < 100 ? 1 : 0)} ${energyUnit(props.unit)}`;
-  }),
-  line(
-    'Alarms',
-    (f) =>
-      Object.entries(f.alarms)
-        .map(([cause, n]) => `${n} ${cause}`)
-        .join(', ') || 'none',
-  ),
-]);
-const frost = computed(() => [
+const rows = computed(() => {
+  const water = props.machine === 'tank';
+  return [
+    line('Cut-in and cut-out seen', (f) => `${temperature(f.cutIn)} / ${temperature(f.cutOut)}`),
+    line(water ? 'Water, warmest' : 'Product, warmest', (f) => temperature(f.product.max)),
+    line(water ? 'Over its limit' : 'Product surface over its limit', (f) => minutes(f.minutesAbove)),
+    line('First outside its limits after', (f) =>
+      f.minutesUntilOutside === null ? 'never' : minutes(f.minutesUntilOutside),
+    ),
+    line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
+    line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
+    line('Shortest off-cycle', (f) => minutes(f.shortestRestMinutes)),
+    // A tank has no coil that frosts.
+    ...(water ? [] : ofTheCoil()),
+    line('Energy', (f) => {
+      const value = energyOf(props.unit, f);
+      return `${value.toFixed(value < 100 ? 1 : 0)} ${energyUnit(props.unit)}`;
+    }),
+    line(
+      'Alarms',
+      (f) =>
+        Object.entries(f.alarms)
+          .map(([cause, n]) => `${n} ${cause}`)
+          .join(', ') || 'none',
+    ),
+  ];
+});
+const ofTheCoil = () => [
   line('Defrosts: by temperature / by time', (f) => `${f.defrosts.temperature} / ${f.defrosts.time}`),
   line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
   line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
   line('Water left after the drip time, at most', (f) => grams(f.waterLeftAfterDrain)),
   line('Ice grown over the run', (f) => grams(f.iceGrown)),
-]);
+];
 function line(name: string, of: (figures: Figures) => string) {
   const values = props.runs.map((run) => of(run.figures));
   return { name, values, differs: new Set(values).size > 1 };

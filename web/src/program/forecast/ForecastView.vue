@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { UnitDescription } from '@brine/core/foundation/unit';
 import type { Variant } from '@brine/core/record/job';
-import type { FaultKind, Simulated } from '@brine/core/machines/simulation';
+import { plantKindOf, type FaultKind, type Simulated } from '@brine/core/machines/simulation';
 import { faultsOf, unitScenario, whatIfsFor } from '@brine/core/judgement/tuning';
 import { foundIn, seenOf } from '@brine/core/judgement/verdict';
 import { applicationNames } from '@brine/core/foundation/settings';
@@ -32,7 +32,7 @@ const scenarioOf = (variant: Variant) =>
 const machine = computed(() => {
   const scenario = chosen.value[0] && scenarioOf(chosen.value[0]);
   if (!scenario || typeof scenario === 'string') return 'box';
-  return scenario.tank ? 'tank' : scenario.engine ? 'engine' : 'box';
+  return plantKindOf(scenario);
 });
 const { runs, share, problem, stop } = useVariantRuns(chosen, scenarioOf, () => 30 * days.value);
 const main = computed(() => runs.value.find((run) => run.id === 'set') ?? runs.value.at(-1) ?? null);

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
 import { groupNames } from '@brine/core/judgement/commissioning';
 import { byGroup, provingOf } from '@brine/core/record/job';
 import { useDisplay } from '../../shared/display/displayStore.ts';
+import { useJobJudgement } from '../../shared/job/useJudgement.ts';
+import FindingList from '../../shared/ui/FindingList.vue';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import PullDown from './PullDown.vue';
@@ -27,6 +29,9 @@ const proving = computed(() =>
   ),
 );
 const groups = computed(() => byGroup(proving.value.tests));
+const judgement = useJobJudgement();
+/** What is still said against the values: it is known before the first test, or found out by it. */
+const against = computed(() => judgement.findings.value.filter((f) => f.severity !== 'note'));
 const open = ref<string | null>(null);
 watch(
   () => [route.hash.slice(1), proving.value.tests.length] as const,
@@ -48,6 +53,14 @@ const looks = { passed: 'text-good', failed: 'text-alarm', skipped: 'text-soft' 
     :class="predicted || running ? 'lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]' : 'max-w-4xl'"
   >
     <div class="min-w-0">
+      <details v-if="against.length > 0" class="mb-4" data-test="prove-judged">
+        <summary class="link py-1">
+          The judgement says {{ against.length === 1 ? 'one thing' : `${against.length} things` }} against the
+          values in force
+        </summary>
+        <FindingList class="mt-1" :findings="against" />
+        <RouterLink class="link" :to="`/jobs/${job.id}/program/plan`">Mend it in Program</RouterLink>
+      </details>
       <section v-for="{ group, tests } in groups" :key="group" class="mb-4" :aria-label="groupNames[group]">
         <h3 class="border-b border-ink pb-1">{{ groupNames[group] }}</h3>
         <ul>

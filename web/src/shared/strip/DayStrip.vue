@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { seriesCsv, type Sample, type Simulated } from '@brine/core/machines/simulation';
+import { seriesCsv, type PlantKind, type Sample, type Simulated } from '@brine/core/machines/simulation';
 import { useDisplay } from '../display/displayStore.ts';
 import { laneNames, lanesOf, type LaneName } from './lanes.ts';
 import { eventsNear, readingAt } from './stripReading.ts';
@@ -15,7 +15,7 @@ const props = defineProps<{
   hours: number;
   limits: readonly StripLimit[];
   /** A tank has water in the place of air and product, and none of a box's lanes. */
-  machine?: 'box' | 'tank' | 'engine';
+  machine?: PlantKind;
 }>();
 const display = useDisplay();
 const otherLooks = [
