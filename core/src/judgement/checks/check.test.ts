@@ -267,3 +267,10 @@ describe('each mistake is found', () => {
     expect(cutIn.numbers['cutIn']).toBeCloseTo(6.1111, 3);
   });
 });
+
+test('a defrost that its length switches off needs no coil probe', () => {
+  const unit = { ...freezer, probes: ['air'] as const };
+  const codes = (values: SettingValues) => check({ ...soundFreezer, ...values }, unit).map((f) => f.code);
+  expect(codes({})).toContain('endTemperatureWithoutCoilProbe');
+  expect(codes({ 'defrost.maxDuration': min(0) })).not.toContain('endTemperatureWithoutCoilProbe');
+});

@@ -1,6 +1,6 @@
 import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
-import { isFreezer } from '../../foundation/settings/index.ts';
-import { quantity } from '../../foundation/quantities/index.ts';
+import { isFreezer, type SettingValues } from '../../foundation/settings/index.ts';
+import { isQuantity, quantity } from '../../foundation/quantities/index.ts';
 import { celsiusOf, secondsOf, switchingBand, written } from '../../foundation/regulation/index.ts';
 import type { Check } from './finding.ts';
 
@@ -28,12 +28,17 @@ export const intervalTooShort: Check = ({ values }) => {
   ];
 };
 
+/** No defrost at all: said so, or switched off by its length. */
+const neverDefrosts = (values: SettingValues): boolean => {
+  const longest = values['defrost.maxDuration'];
+  return values['defrost.method'] === 'none' || (isQuantity(longest) && longest.value === 0);
+};
+
 /** Ending by coil temperature without a coil probe: it ends by time, whatever is set. */
 export const endTemperatureWithoutCoilProbe: Check = ({ values, unit }) => {
   const probe = values['probes.coilPresent'] ?? (unit ? unit.probes.includes('coil') : undefined);
   const missing = probe === false || (unit !== null && !unit.probes.includes('coil'));
-  if (!missing || values['defrost.method'] === 'none' || values['defrost.termination'] !== 'temperature')
-    return [];
+  if (!missing || neverDefrosts(values) || values['defrost.termination'] !== 'temperature') return [];
   return [
     {
       code: 'endTemperatureWithoutCoilProbe',

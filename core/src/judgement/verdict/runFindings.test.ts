@@ -108,10 +108,17 @@ test('a remedy that the control cannot hold is not offered (oracle: its own code
 });
 
 test('fans on a single relay are judged by the relay’s own settings (oracle: the run again)', () => {
-  const unit = plainUnit('condenserFans', { probes: ['liquid'] });
-  const controller = family('marl-4');
+  const unit = plainUnit('condenserFans', {
+    goods: 'nothing',
+    probes: ['liquid'],
+    ambient: c(20),
+    facts: { condenserFans: 1 },
+    schools: { fanRegulation: 'onOff' },
+  });
+  // A thermostat of one relay, without a condenser group.
+  const controller = family('taing-s');
   const planned = valuesOf(plan(unit));
-  const values: SettingValues = { ...planned, 'condenser.differential': k(1) };
+  const values: SettingValues = { ...planned, 'condenser.differential': k(0.5) };
   const { findings: all } = judgement({ unit, values, controller });
   const often = all.find(({ code }) => code === 'fansStartOften')!;
   expect(often.settings).toEqual(['regulation.differential']);
