@@ -18,3 +18,9 @@ test.each([
 test.each(['', 'as before', '10 A', '3 phases', '9999 V'])('“%s” states no volts', (text) =>
   expect(readSupplyText(text)).toBeNull(),
 );
+
+test('in a vehicle 24 V is its battery unless somebody says AC', () => {
+  expect(readSupplyText('24 V', true)).toEqual({ volts: 24, kind: 'dc' });
+  expect(readSupplyText('24 V AC', true)).toEqual({ volts: 24 });
+  expect(readSupplyText('230 V', true)).toEqual({ volts: 230 });
+});

@@ -58,7 +58,8 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
   const unasked =
     isApplication(application) && isMachine(application) ? { goods: 'nothing', defrostMethod: 'none' } : {};
   const supplyText = answers.get('supply');
-  const supply = typeof supplyText === 'string' ? readSupplyText(supplyText) : null;
+  const supply =
+    typeof supplyText === 'string' ? readSupplyText(supplyText, application === 'vehicleFridge') : null;
   const facts = typedFacts(state);
   const measured = Object.keys(facts).length > 0 ? { facts } : {};
   const unit = readUnit({
