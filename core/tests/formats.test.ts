@@ -2,11 +2,13 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import Ajv2020 from 'ajv/dist/2020.js';
 import {
+  compressorDuties,
   defrostMethods,
   doorUses,
   factIds,
   factWords,
   goods,
+  probePlaces,
   probeRoles,
   readUnit,
   schools,
@@ -122,6 +124,8 @@ describe('published formats', () => {
     expect(properties.defrostMethod.enum).toEqual([...defrostMethods]);
     expect(properties.probes.items.enum).toEqual([...probeRoles]);
     expect(properties.doorUse.enum).toEqual([...doorUses]);
+    expect(properties.compressor.enum).toEqual([...compressorDuties]);
+    expect(properties.probePlace.enum).toEqual([...probePlaces]);
     expect(properties.facts.properties).toEqual(
       Object.fromEntries(
         factIds.map((id) => [id, { type: 'number', minimum: factWords[id].from, maximum: factWords[id].to }]),
@@ -138,6 +142,11 @@ describe('published formats', () => {
     [{ ambient: { value: 5, unit: 'K' } }, 'ambient', 'a temperature such as'],
     [{ schools: { differential: 'medium' } }, 'schools.differential', 'tight, wide'],
     [{ facts: { condenserFans: 0 } }, 'facts.condenserFans', 'from 1 to 8'],
+    [{ goods: 'own' }, 'product', 'name and a limit'],
+    [{ goods: 'own', product: { name: 'Starter' } }, 'product', 'warmest or the coldest'],
+    [{ goods: 'own', product: { name: 'Starter', max: 8 } }, 'product.max', 'a temperature such as'],
+    [{ heats: 'yes' }, 'heats', 'true or false'],
+    [{ probePlace: 'wall' }, 'probePlace', 'air, bottle'],
     [{ facts: { doors: 2 } }, 'facts.doors', 'expected one of'],
     [{ format: 'brine-dial/unit@9' }, 'format', 'newer'],
   ])('a unit with %j is refused at its field', (change, field, part) => {

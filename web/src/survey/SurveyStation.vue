@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { answersOf, openQuestions } from '@brine/core/record/job';
+import { answersOf, boxFactsOf, openQuestions } from '@brine/core/record/job';
 import { questionsFor } from '@brine/core/judgement/survey';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
+import FactField from '../shared/job/FactField.vue';
+import { useSession } from '../shared/session/sessionStore.ts';
+import { boxFactIds } from '@brine/core/foundation/unit';
+import { isApplication } from '@brine/core/foundation/settings';
 import AlarmNotes from '../shared/job/AlarmNotes.vue';
 import AsFoundSheet from './AsFoundSheet.vue';
 import ControlChoice from './ControlChoice.vue';
@@ -15,7 +19,13 @@ import QuestionField from './QuestionField.vue';
 import SchoolChoice from './SchoolChoice.vue';
 
 const job = useJob();
-const questions = computed(() => questionsFor(answersOf(job.state.value).get('application')));
+const session = useSession();
+const answers = computed(() => answersOf(job.state.value));
+const questions = computed(() => questionsFor(answers.value.get('application'), answers.value.get('goods')));
+const box = computed(() => {
+  const application = answers.value.get('application');
+  return isApplication(application) ? boxFactsOf(job.state.value, application) : null;
+});
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five'];
 const needed = computed(() => {
   const count = questions.value.filter((q) => q.required).length;
@@ -42,6 +52,19 @@ useJumpTargets(() =>
       <div class="mt-3 border-t border-ink">
         <QuestionField v-for="question in questions" :key="question.id" :question="question" />
       </div>
+      <section v-if="box" class="mt-5" aria-label="The box itself" data-test="own-box">
+        <h3>The box itself</h3>
+        <p class="hint">As usual for its kind until somebody measures it: it scales the forecast.</p>
+        <div class="mt-2 flex flex-wrap gap-x-5 gap-y-2">
+          <FactField
+            v-for="id in boxFactIds"
+            :key="id"
+            :fact="id"
+            :value="box[id]"
+            :editable="session.mayWrite"
+          />
+        </div>
+      </section>
       <p class="mt-4">
         <RouterLink class="link font-medium" :to="`/jobs/${job.id}/complaint`" data-test="to-complaint"
           >Find what is behind the complaint</RouterLink

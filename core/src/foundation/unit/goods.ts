@@ -1,4 +1,4 @@
-import { quantity, type Quantity } from '../quantities/index.ts';
+import { baseValue, quantity, type Quantity } from '../quantities/index.ts';
 
 /** Where a storage limit comes from and how sure it is. */
 export interface StorageLimit {
@@ -99,6 +99,7 @@ export const goods = {
     max: null,
     min: { value: quantity(135, 'degF'), source: 'FDA Food Code 2022 §3-501.16(A)(1), from memory' },
   },
+  own: { name: 'A product of your own', frozen: false, max: null, min: null },
   nothing: { name: 'Nothing: a machine', frozen: false, max: null, min: null },
 } as const satisfies Readonly<Record<string, Goods>>;
 
@@ -109,7 +110,33 @@ export function isGoodsId(candidate: unknown): candidate is GoodsId {
   return typeof candidate === 'string' && Object.hasOwn(goods, candidate);
 }
 
-/** The goods with that id. */
-export function goodsOf(id: GoodsId): Goods {
-  return goods[id];
+/** A product that a company keeps and that stands in no list: its limits, and where they come from. */
+export interface OwnProduct {
+  readonly name: string;
+  readonly min?: Quantity;
+  readonly max?: Quantity;
+  /** A data sheet, a rule, the owner's word. */
+  readonly source?: string;
+}
+
+/** Kept below this it is frozen, °C. */
+const FROZEN_BELOW = -10;
+
+/** What a unit keeps: the goods of the list, or its own product with the limits that were stated. */
+export function goodsOf({
+  goods: id,
+  product,
+}: {
+  readonly goods: GoodsId;
+  readonly product?: OwnProduct;
+}): Goods {
+  if (id !== 'own' || !product) return goods[id];
+  const source = product.source ?? 'as stated on site';
+  const limit = (value: Quantity | undefined) => (value ? { value, source } : null);
+  return {
+    name: product.name,
+    frozen: product.max !== undefined && baseValue(product.max) < FROZEN_BELOW,
+    max: limit(product.max),
+    min: limit(product.min),
+  };
 }

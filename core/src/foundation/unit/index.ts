@@ -1,7 +1,9 @@
 export { type FactId, factIds, type Facts, factWords, usualFacts } from './facts/facts.ts';
 export { factsOfUnit } from './facts/factsOfUnit.ts';
 export { type ToolFactId, type ToolFacts, usualToolFacts } from './facts/toolFacts.ts';
-export { goods, type Goods, type GoodsId, goodsOf } from './goods.ts';
+export { boxFactIds, type BoxFactId } from './facts/boxFacts.ts';
+export { shownUnitOfFact } from './facts/customary.ts';
+export { goods, type Goods, type GoodsId, goodsOf, type OwnProduct } from './goods.ts';
 export { describeSide, type SchoolId, schools, sideOf, type Sides } from './schools.ts';
 export { readSupplyText } from './supplyText.ts';
 export {
@@ -11,6 +13,8 @@ export {
   doorUses,
   type ProbeRole,
   probeRoleNames,
+  type ProbePlace,
+  probePlaces,
   probeRoles,
   readUnit,
   UNIT_FORMAT,

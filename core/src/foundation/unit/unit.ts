@@ -1,7 +1,7 @@
 import { readHeader, type FileProblem } from '../files/index.ts';
-import { dimensionOf, expectedForm, isQuantity, type Quantity } from '../quantities/index.ts';
+import { baseValue, dimensionOf, expectedForm, isQuantity, type Quantity } from '../quantities/index.ts';
 import { applications, isApplication, type Application } from '../settings/index.ts';
-import { goods, isGoodsId, type GoodsId } from './goods.ts';
+import { goods, isGoodsId, type GoodsId, type OwnProduct } from './goods.ts';
 import { factWords, isFactId, type FactId } from './facts/facts.ts';
 import { schools, type SchoolId, type Sides } from './schools.ts';
 
@@ -13,8 +13,14 @@ export type DefrostMethod = (typeof defrostMethods)[number];
 export const doorUses = ['seldom', 'normal', 'busy'] as const;
 export type DoorUse = (typeof doorUses)[number];
 
-export const compressorDuties = ['direct', 'rackSolenoid'] as const;
-/** What the cooling relay switches: a compressor of its own, or a solenoid valve on a rack that protects its compressors itself. */
+export const probePlaces = ['air', 'bottle'] as const;
+export type ProbePlace = (typeof probePlaces)[number];
+
+export const compressorDuties = ['direct', 'rackSolenoid', 'pumpDown'] as const;
+/**
+ * What the cooling relay switches: a compressor of its own, a solenoid valve on a rack that protects its compressors itself, or a solenoid valve before a condensing unit of its
+ * own that pumps down and stops by its low-pressure switch.
+ */
 export type CompressorDuty = (typeof compressorDuties)[number];
 
 export const probeRoles = [
@@ -49,12 +55,20 @@ export interface UnitDescription {
   readonly name?: string;
   readonly application: Application;
   readonly goods: GoodsId;
+  /** What is kept where `goods` is `own`. */
+  readonly product?: OwnProduct;
   readonly defrostMethod: DefrostMethod;
   readonly probes: readonly ProbeRole[];
   readonly compressor?: CompressorDuty;
   readonly ambient?: Quantity;
   readonly doorUse?: DoorUse;
   readonly doorContact?: boolean;
+  /** A relay of its own heats where the unit must not get too cold: a cellar in winter, a tank, a cabinet in a cold room. */
+  readonly heats?: boolean;
+  /** Its drain water is pumped away. */
+  readonly drainPump?: boolean;
+  /** Where the air probe hangs: in the moving air, or in a bottle that follows the product. */
+  readonly probePlace?: ProbePlace;
   /** The control has an input of its own by which the fans are made quiet. */
   readonly quietInput?: boolean;
   readonly refrigerant?: string;
@@ -84,6 +98,9 @@ export function readUnit(data: unknown): UnitDescription | FileProblem {
     probesProblem(unit['probes']) ??
     listed('compressor', unit['compressor'], compressorDuties) ??
     listed('doorUse', unit['doorUse'], doorUses) ??
+    listed('probePlace', unit['probePlace'], probePlaces) ??
+    flagProblem(unit, ['doorContact', 'quietInput', 'heats', 'drainPump', 'bus']) ??
+    productProblem(unit['goods'], unit['product']) ??
     listed('displayUnit', unit['displayUnit'], ['celsius', 'fahrenheit']) ??
     ambientProblem(unit['ambient']) ??
     probeTypesProblem(unit['probeTypes']) ??
@@ -109,6 +126,31 @@ function oneOf(field: string, value: unknown, allowed: readonly string[]): FileP
     field,
     message: `expected one of ${allowed.join(', ')}, found ${(JSON.stringify(value) as string | undefined) ?? 'nothing'}`,
   };
+}
+
+function flagProblem(unit: Readonly<Record<string, unknown>>, fields: readonly string[]): FileProblem | null {
+  const field = fields.find((id) => unit[id] !== undefined && typeof unit[id] !== 'boolean');
+  return field === undefined ? null : { problem: true, field, message: 'expected true or false' };
+}
+
+/** A product of one's own: a name and at least one limit. */
+function productProblem(goodsId: unknown, value: unknown): FileProblem | null {
+  const wrong = (field: string, message: string): FileProblem => ({ problem: true, field, message });
+  if (value === undefined)
+    return goodsId === 'own' ? wrong('product', 'expected the name and a limit of your own product') : null;
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return wrong('product', 'expected {"name", "max", "min", "source"}');
+  const { name, min, max, source } = value as Readonly<Record<string, unknown>>;
+  if (typeof name !== 'string' || name.trim() === '') return wrong('product.name', 'expected a name');
+  if (source !== undefined && typeof source !== 'string') return wrong('product.source', 'expected words');
+  for (const [field, limit] of Object.entries({ min, max }))
+    if (limit !== undefined && !(isQuantity(limit) && dimensionOf(limit.unit) === 'temperature'))
+      return wrong(`product.${field}`, `expected ${expectedForm('temperature')} as {"value", "unit"}`);
+  if (min === undefined && max === undefined)
+    return wrong('product', 'expected the warmest or the coldest it may stand');
+  if (isQuantity(min) && isQuantity(max) && baseValue(min) >= baseValue(max))
+    return wrong('product.min', 'expected the coldest to lie below the warmest');
+  return null;
 }
 
 function probesProblem(value: unknown): FileProblem | null {

@@ -12,7 +12,7 @@ import type { Check, Finding } from './finding.ts';
 
 /** Cut-in, also at the top of the user's range, above the goods' limit: 38 + 5 restarts at 43, above a limit of 41. */
 export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
-  const limit = unit && goodsOf(unit.goods).max;
+  const limit = unit && goodsOf(unit).max;
   const band = switchingBand(values);
   if (!limit || !band) return [];
   const max = baseValue(limit.value);
@@ -39,7 +39,7 @@ export const cutInAboveGoodsLimit: Check = ({ values, unit }) => {
 
 /** Cut-out below what the goods stand. */
 export const cutOutBelowGoodsLimit: Check = ({ values, unit }) => {
-  const limit = unit && goodsOf(unit.goods).min;
+  const limit = unit && goodsOf(unit).min;
   const band = switchingBand(values);
   if (!limit || !band) return [];
   const min = baseValue(limit.value);
@@ -73,7 +73,7 @@ function heatedBelowLimit(band: SwitchingBand, min: number, source: string): rea
 /** A high alarm so far above the goods' limit that the goods are lost before it sounds: more than 8 K over it. */
 const LATE_K = 8;
 export const highAlarmAboveGoodsLimit: Check = ({ values, unit }) => {
-  const limit = unit && goodsOf(unit.goods).max;
+  const limit = unit && goodsOf(unit).max;
   const { high } = alarmLimits(values);
   const band = switchingBand(values);
   if (!limit || high === null || !band) return [];

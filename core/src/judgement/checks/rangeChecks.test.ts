@@ -15,7 +15,7 @@ describe('what is usual', () => {
     'nothing planned for a %s is called unusual where product and box go together',
     (application) => {
       for (const id of Object.keys(goods) as GoodsId[]) {
-        if (goodsOf(id).frozen !== isFreezer(application)) continue;
+        if (goodsOf({ goods: id }).frozen !== isFreezer(application)) continue;
         for (const defrostMethod of ['none', 'offCycle', 'electric', 'hotGas'] as const) {
           const unit = plainUnit(application, { goods: id, defrostMethod });
           expect([id, defrostMethod, unusual(valuesOf(plan(unit)), unit)]).toEqual([id, defrostMethod, []]);

@@ -66,7 +66,7 @@ function advisedFor(unit: UnitDescription): ReadonlyMap<SettingId, number> {
   const known = advisedOf.get(unit);
   if (known) return known;
   const advised = new Map(
-    goodsOf(unit.goods).frozen === isFreezer(unit.application)
+    goodsOf(unit).frozen === isFreezer(unit.application)
       ? plan(unit).settings.flatMap((s) =>
           isQuantity(s.value) ? [[s.setting, baseValue(s.value)] as const] : [],
         )

@@ -5,7 +5,8 @@ import { typical } from '../../../testing/circuits.ts';
 import { families, family, withoutCodes } from '../../../testing/families.ts';
 import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
 import { fit } from './fit.ts';
-import { needsOf, readLoads } from './needs.ts';
+import { plainUnit } from '../../../testing/units.ts';
+import { needsOf, readLoads, type UnitLoad } from './needs.ts';
 
 function unit(fields: object = {}): UnitDescription {
   const read = readUnit({
@@ -276,4 +277,14 @@ describe('a set point beyond what a control can be set to', () => {
   test('within the range nothing is said', () => {
     expect(one({}, 'marl-4', holds(0)).gaps.some(({ need }) => need === 'set point')).toBe(false);
   });
+});
+
+test('naming the compressor takes nothing else away from what the control must do', () => {
+  const unit = plainUnit('walkInFreezer');
+  const outputs = (loads: readonly UnitLoad[]) => needsOf(unit, loads).outputs.map((o) => o.output);
+  expect(outputs([])).toEqual(['compressor', 'defrost', 'fan']);
+  expect(outputs([{ role: 'compressor', watts: 900, volts: 230 }])).toEqual(['compressor', 'defrost', 'fan']);
+  expect(needsOf({ ...plainUnit('cellar'), heats: true }, []).outputs.map((o) => o.output)).toContain(
+    'stage2',
+  );
 });

@@ -93,7 +93,7 @@ export function needsOf(
   const types = unit.probeTypes ?? [];
   return {
     unit,
-    outputs: found ? fromCircuit(unit, found) : loads.length > 0 ? fromLoads(unit, loads) : usual(unit),
+    outputs: outputsOf(unit, loads, found),
     probes: unit.probes,
     probeTypes: types,
     volts,
@@ -101,6 +101,21 @@ export function needsOf(
     door: unit.doorContact === true,
     bus: unit.bus === true,
   };
+}
+
+/** What is stated of loads, and what such a unit has besides: naming its compressor takes nothing of it away. */
+function outputsOf(
+  unit: UnitDescription,
+  loads: readonly UnitLoad[],
+  found: Circuit | null,
+): readonly OutputNeed[] {
+  const stated = found ? fromCircuit(unit, found) : fromLoads(unit, loads);
+  // A load that is in the circuit and on no output of a control is worked otherwise: nobody asks for it.
+  const known = new Set([
+    ...stated.map(({ output }) => output),
+    ...(found?.parts ?? []).flatMap((part) => (part.kind === 'load' ? [outputOfRole(part.role)] : [])),
+  ]);
+  return [...stated, ...usual(unit).filter(({ output }) => !known.has(output))];
 }
 
 function fromLoads(unit: UnitDescription, loads: readonly UnitLoad[]): readonly OutputNeed[] {
@@ -168,5 +183,6 @@ function usual(unit: UnitDescription): readonly OutputNeed[] {
   const outputs = ['compressor'];
   if (unit.defrostMethod === 'electric' || unit.defrostMethod === 'hotGas') outputs.push('defrost');
   if (!still.has(unit.application)) outputs.push('fan');
+  if (unit.heats === true) outputs.push('stage2');
   return outputs.map((output) => ({ output, demand: null, threePhase: false }));
 }

@@ -4,6 +4,9 @@ import { describeSide } from '../../foundation/unit/index.ts';
 import { bandFor } from './band.ts';
 import { differenceOf, minutes, type Draft, type PlanBasis } from './planned.ts';
 
+/** Alarm delay of a probe in a bottle, min (common practice). */
+const BOTTLE_DELAY = 10;
+
 /** Limits outside the working band, with delays that a door and a defrost fit into. */
 export function planAlarms(basis: PlanBasis): readonly Draft[] {
   const band = bandFor(basis);
@@ -48,7 +51,10 @@ export function planAlarms(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'alarms.delay',
       value: minutes(delayFor(basis)),
-      reason: `Longer than a delivery with the door ${basis.unit.doorUse === 'busy' ? 'in busy use' : 'open'}, short enough to call a dead compressor.`,
+      reason:
+        basis.unit.probePlace === 'bottle'
+          ? 'The bottle itself waits: it follows the air only after many minutes, so little is added.'
+          : `Longer than a delivery with the door ${basis.unit.doorUse === 'busy' ? 'in busy use' : 'open'}, short enough to call a dead compressor.`,
       school: 'alarmWidth',
     },
     {
@@ -66,11 +72,36 @@ export function planAlarms(basis: PlanBasis): readonly Draft[] {
               'The air needs about the length of the defrost to come back; less, and each defrost sounds the alarm.',
           },
         ]),
+    ...pumpAlarm(basis),
     { setting: 'alarms.buzzer', value: true, reason: 'An alarm that is only seen is seen late.' },
   ];
 }
 
+/** The float of a drain pump on the alarm input. */
+function pumpAlarm({ unit }: PlanBasis): readonly Draft[] {
+  if (unit.drainPump !== true) return [];
+  return [
+    {
+      setting: 'inputs.alarmContact',
+      value: 'opensOnAlarm',
+      reason: 'The float’s safety contact opens: a broken wire calls as well.',
+    },
+    {
+      setting: 'alarms.inputAction',
+      value: 'warn',
+      reason:
+        'A failed drain pump: warn and go on (it may overflow), or stop (the product warms). The owner chooses.',
+    },
+    {
+      setting: 'alarms.inputDelay',
+      value: minutes(1),
+      reason: 'A wave in the tray is no fault.',
+    },
+  ];
+}
+
 function delayFor(basis: PlanBasis): number {
+  if (basis.unit.probePlace === 'bottle') return BOTTLE_DELAY;
   const door = basis.unit.doorUse ?? 'normal';
   return { seldom: 20, normal: 30, busy: 45 }[door];
 }

@@ -107,6 +107,8 @@ function widthFor(basis: PlanBasis): Quantity {
   const tight = basis.side('differential') === 'tight';
   if (basis.freezer) return tight ? differenceOf(basis, 4, 2) : differenceOf(basis, 6, 3);
   if (basis.heated) return tight ? differenceOf(basis, 4, 2) : differenceOf(basis, 6, 3);
+  // In a bottle a swing of the air is hardly seen: what the probe shows is held closer.
+  if (basis.unit.probePlace === 'bottle') return differenceOf(basis, 2, 1);
   if (['chilledWaterTank', 'pharmacyRefrigerator'].includes(basis.application))
     return tight ? differenceOf(basis, 2, 1) : differenceOf(basis, 3, 2);
   // A battery fridge and a walk-in or cellar whose users watch the dial are held closer.

@@ -27,17 +27,20 @@ function rests(basis: PlanBasis): readonly Draft[] {
         school: 'restartProtection',
       },
     ];
+  const pumpsDown = basis.unit.compressor === 'pumpDown';
   const side = basis.side('restartProtection');
   const rest = side === 'long' ? 5 : 3;
   const kept =
     side === 'none'
-      ? ' No minimum off time was requested, but this relay switches a compressor: 3 min stays.'
+      ? ` No minimum off time was requested, but ${pumpsDown ? 'each opening of the valve starts a compressor' : 'this relay switches a compressor'}: 3 min stays.`
       : '';
   return [
     {
       setting: 'compressor.minOffTime',
       value: minutes(rest),
-      reason: `Pressures equalise in 2 to 3 min (small capillary units 5); ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`,
+      reason: pumpsDown
+        ? `The relay opens a solenoid valve; the unit starts when suction pressure rises and pumps down when it shuts. Each call is a start all the same; ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`
+        : `Pressures equalise in 2 to 3 min (small capillary units 5); ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`,
       school: 'restartProtection',
     },
     {

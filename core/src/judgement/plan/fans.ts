@@ -25,6 +25,7 @@ function inTheRest(basis: PlanBasis): readonly Draft[] {
     reason: `${basis.freezer ? 'A standing fan keeps the coil cold and its heat out.' : 'Moving air keeps the box even and helps to melt.'} ${describeSide(school, side)}.`,
     school,
   };
+  if (side === 'stop') return [choice, ...runOn(basis)];
   if (side !== 'cycle') return [choice];
   return [
     choice,
@@ -34,6 +35,28 @@ function inTheRest(basis: PlanBasis): readonly Draft[] {
       value: minutes(5),
       reason: 'Five minutes off between the stirs.',
       school,
+    },
+  ];
+}
+
+/** Fans that stop in the rest run on where there is a use for it. */
+function runOn({ unit, application }: PlanBasis): readonly Draft[] {
+  if (unit.compressor === 'pumpDown')
+    return [
+      {
+        setting: 'fans.runOnTime',
+        value: minutes(2),
+        reason:
+          'The unit pumps the coil empty after the valve has shut: without air over it the liquid does not boil off.',
+      },
+    ];
+  if (application !== 'cellar') return [];
+  return [
+    {
+      setting: 'fans.runOnTime',
+      value: minutes(5),
+      reason:
+        'The moisture on the coil goes back to the air. For more humidity by 5 min at a time, never above 15, three days between changes.',
     },
   ];
 }

@@ -7,6 +7,7 @@ export function planPanelAndProbes(basis: PlanBasis): readonly Draft[] {
   const box = !isMachine(basis.application);
   return [
     ...(box ? coilProbes(basis) : []),
+    ...sensorType(basis),
     {
       setting: 'display.unit',
       value: basis.fahrenheit ? 'fahrenheit' : 'celsius',
@@ -19,6 +20,20 @@ export function planPanelAndProbes(basis: PlanBasis): readonly Draft[] {
       school: 'userRange',
     },
   ];
+}
+
+/** The curve of the probes that are in the unit, where one type was found. */
+function sensorType({ unit }: PlanBasis): readonly Draft[] {
+  const type = unit.probeTypes?.length === 1 ? unit.probeTypes[0]! : null;
+  return type === null
+    ? []
+    : [
+        {
+          setting: 'probes.sensorType',
+          value: type,
+          reason: 'The type that was found in the unit: another curve reads tens of degrees off.',
+        },
+      ];
 }
 
 function coilProbes(basis: PlanBasis): readonly Draft[] {

@@ -139,3 +139,75 @@ describe('a plan', () => {
     expect(hours).toEqual([...hours].sort((a, b) => b - a));
   });
 });
+
+describe('what a survey says besides', () => {
+  const valueOf = (unit: UnitDescription) => valuesOf(plan(unit));
+  const celsius = (value: unknown) => (isQuantity(value) ? baseValue(value) : Number.NaN);
+
+  test.each([
+    ['cellar', 'ripeningCheese'],
+    ['walkInCooler', 'chilledFood'],
+    ['pharmacyRefrigerator', 'medicine'],
+    ['chilledWaterTank', 'liveShellfish'],
+    ['merchandiser', 'drinks'],
+  ] as const)('a %s that heats too: both stages stand apart, inside the limits of %s', (kind, id) => {
+    for (const displayUnit of ['celsius', 'fahrenheit'] as const) {
+      const unit = plainUnit(kind, { goods: id, heats: true, displayUnit });
+      const values = valueOf(unit);
+      const errors = check(values, unit).filter((f) => f.severity === 'error');
+      expect(errors).toEqual([]);
+      // Oracle: by hand, heat ends at set point + offset and begins a differential lower.
+      const heatsTo = celsius(values['regulation.setpoint']) + celsius(values['stage2.offset']);
+      expect(heatsTo).toBeLessThanOrEqual(celsius(values['regulation.setpoint']) - 1);
+      const least = goods[id].min;
+      const begins = heatsTo - celsius(values['stage2.differential']);
+      // The product follows the air slowly: a degree below its limit where heat begins is not felt.
+      if (least) expect(begins).toBeGreaterThanOrEqual(baseValue(least.value) - 1.01);
+    }
+    expect(valueOf(plainUnit(kind))['stage2.function']).toBeUndefined();
+  });
+
+  test('a heater of 0 W heats nothing: no stage is planned for it', () => {
+    const tank = plainUnit('chilledWaterTank', { heats: true, facts: { heaterWatts: 0 } });
+    expect(valueOf(tank)['stage2.function']).toBe('none');
+  });
+
+  test('pump-down: each call is a start, and the fan runs on while the coil is pumped empty', () => {
+    const stopped = { schools: { refrigeratorFans: 'stop', restartProtection: 'none' } };
+    const unit = plainUnit('walkInCooler', { compressor: 'pumpDown', ...stopped });
+    expect(valueOf(unit)).toMatchObject({
+      'compressor.minOffTime': { value: 3, unit: 'min' },
+      'fans.runOnTime': { value: 2, unit: 'min' },
+    });
+    expect(valueOf({ ...unit, compressor: 'rackSolenoid' })['fans.runOnTime']).toBeUndefined();
+  });
+
+  test('a drain pump calls by a contact that opens; in a bottle little delay is added and the band is narrow', () => {
+    const plain = plainUnit('pharmacyRefrigerator');
+    const values = valueOf({ ...plain, drainPump: true, probePlace: 'bottle', probeTypes: ['pt1000'] });
+    expect(values).toMatchObject({
+      'inputs.alarmContact': 'opensOnAlarm',
+      'alarms.inputAction': 'warn',
+      'alarms.delay': { value: 10, unit: 'min' },
+      'regulation.differential': { value: 1, unit: 'K' },
+      'probes.sensorType': 'pt1000',
+    });
+    expect(valueOf(plain)['probes.sensorType']).toBeUndefined();
+  });
+
+  test('a product of one’s own is planned by its own limits, with their source in the reason', () => {
+    const product = {
+      name: 'Starter',
+      max: { value: 10, unit: 'degC' },
+      min: { value: 6, unit: 'degC' },
+      source: 'bakery’s sheet',
+    } as const;
+    const unit = plainUnit('walkInCooler', { goods: 'own', product });
+    const { settings } = plan(unit);
+    const point = settings.find((s) => s.setting === 'regulation.setpoint')!;
+    const differential = settings.find((s) => s.setting === 'regulation.differential')!;
+    expect(celsius(point.value)).toBeGreaterThanOrEqual(6);
+    expect(celsius(point.value) + celsius(differential.value)).toBeLessThanOrEqual(10);
+    expect(inWords(point.reason)).toContain('starter may stand at 10 °C (bakery’s sheet)');
+  });
+});

@@ -15,6 +15,7 @@ import { planCondenser } from './condenser.ts';
 import { planCompressor } from './compressor.ts';
 import { planDefrost } from './defrost.ts';
 import { planHeatMeter } from './heatMeter.ts';
+import { planStages } from './stages.ts';
 import { planFans } from './fans.ts';
 import { planTransport } from './transport.ts';
 import { planPanelAndProbes } from './panelAndProbes.ts';
@@ -39,6 +40,7 @@ export function plan(unit: UnitDescription): Plan {
       ]
     : [
         ...planBand(basis),
+        ...planStages(basis),
         ...planCompressor(basis),
         ...planDefrost(basis),
         ...planFans(basis),
@@ -59,10 +61,9 @@ export function basisOf(unit: UnitDescription): PlanBasis {
   return {
     unit,
     application: unit.application,
-    goods: goodsOf(unit.goods),
+    goods: goodsOf(unit),
     // A transport unit carries what it is loaded with.
-    freezer:
-      isFreezer(unit.application) || (unit.application === 'transportUnit' && goodsOf(unit.goods).frozen),
+    freezer: isFreezer(unit.application) || (unit.application === 'transportUnit' && goodsOf(unit).frozen),
     heated: isHeated(unit.application),
     coilProbe: unit.probes.includes('coil'),
     fahrenheit: (unit.displayUnit ?? 'celsius') === 'fahrenheit',

@@ -1,4 +1,5 @@
-import { goodsOf, type GoodsId } from '../../foundation/unit/index.ts';
+import { baseValue } from '../../foundation/quantities/index.ts';
+import { goodsOf, type Goods, type GoodsId, type UnitDescription } from '../../foundation/unit/index.ts';
 
 export type RunMode = 'continuous' | 'startStop';
 
@@ -20,9 +21,17 @@ const breathes: ReadonlySet<GoodsId> = new Set<GoodsId>([
 /** Held in a few kelvin by rule. */
 const narrow: ReadonlySet<GoodsId> = new Set<GoodsId>(['medicine', 'freshFish', 'freshMeat']);
 
+/** Within so many kelvins a range is narrow (ours: twice the swing of start-stop). */
+const NARROW_K = 6;
+
+const isNarrow = ({ min, max }: Goods): boolean =>
+  min !== null && max !== null && baseValue(max.value) - baseValue(min.value) <= NARROW_K;
+
 /** Continuous for what breathes or has a narrow range, start-stop for frozen and the rest. Common practice. */
-export function runModeFor(id: GoodsId): RunModeAdvice {
-  const { name, frozen } = goodsOf(id);
+export function runModeFor(unit: Pick<UnitDescription, 'goods' | 'product'>): RunModeAdvice {
+  const { goods: id } = unit;
+  const kept = goodsOf(unit);
+  const { name, frozen } = kept;
   if (breathes.has(id))
     return {
       mode: 'continuous',
@@ -35,7 +44,7 @@ export function runModeFor(id: GoodsId): RunModeAdvice {
       why: `${name}: a frozen load holds itself for the length of an off-cycle, and nothing in it breathes.`,
       other: 'Continuous burns more fuel and dries out what is not wrapped.',
     };
-  if (narrow.has(id))
+  if (narrow.has(id) || (id === 'own' && isNarrow(kept)))
     return {
       mode: 'continuous',
       why: `${name}: the range is narrow, and a swing of start-stop takes up most of it.`,

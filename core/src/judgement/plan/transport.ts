@@ -5,7 +5,7 @@ import { differenceOf, type Draft, type PlanBasis } from './planned.ts';
 /** What only a transport unit has: how the engine runs, and how a change counts. */
 export function planTransport(basis: PlanBasis): readonly Draft[] {
   if (basis.application !== 'transportUnit') return [];
-  const { mode, why, other } = runModeFor(basis.unit.goods);
+  const { mode, why, other } = runModeFor(basis.unit);
   return [
     { setting: 'transport.runMode', value: mode, reason: `${why} ${other}` },
     {

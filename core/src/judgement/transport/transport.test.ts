@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { goods } from '../../foundation/unit/index.ts';
 import { family } from '../../../testing/families.ts';
 import { judgeTrip } from './tripRecord.ts';
 import { mayGoOn } from '../../controllers/alarmCodes/index.ts';
@@ -75,7 +76,7 @@ describe('the trip', () => {
         { at: at('06:25'), minutes: 22 },
         { at: at('07:00'), minutes: 5 },
       ],
-      'freshFish',
+      goods.freshFish,
       show,
     );
     expect([said.minutesTooWarm, said.minutesTooCold, said.warmest, said.openMinutes]).toEqual([
@@ -86,9 +87,9 @@ describe('the trip', () => {
   });
   test('all well, and nothing read', () => {
     expect(
-      judgeTrip([{ at: at('06:00'), place: 'return', celsius: 1 }], [], 'freshFish', show).words,
+      judgeTrip([{ at: at('06:00'), place: 'return', celsius: 1 }], [], goods.freshFish, show).words,
     ).toEqual(['The one reading lies within the limits of the product.']);
-    expect(judgeTrip([], [], 'produce', show).words).toEqual(['No reading was taken yet.']);
+    expect(judgeTrip([], [], goods.produce, show).words).toEqual(['No reading was taken yet.']);
   });
 });
 

@@ -1,5 +1,5 @@
 import { celsiusOf } from '../../foundation/regulation/index.ts';
-import { goodsOf, type GoodsId } from '../../foundation/unit/index.ts';
+import type { Goods } from '../../foundation/unit/index.ts';
 
 /** What was read on the way, and when. °C; times as ISO 8601. */
 export interface TripReading {
@@ -34,10 +34,9 @@ const LONG_STOP = 15;
 export function judgeTrip(
   readings: readonly TripReading[],
   stops: readonly DoorStop[],
-  goods: GoodsId,
+  { name, min, max }: Goods,
   show: (celsius: number) => string,
 ): TripJudged {
-  const { max, min, name } = goodsOf(goods);
   const [high, low] = [max && celsiusOf(max.value), min && celsiusOf(min.value)];
   const sorted = readings.toSorted((a, b) => a.at.localeCompare(b.at));
   let [warm, cold] = [0, 0];

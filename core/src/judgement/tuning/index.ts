@@ -10,4 +10,5 @@ export {
   type TuningTask,
   variantsOf,
 } from './task.ts';
+export { hasOwnBox, usualBox } from './ownBox.ts';
 export { faultsOf, type RunChoice, unitScenario, whatIfsFor } from './unitScenario.ts';

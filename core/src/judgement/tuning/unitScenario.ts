@@ -1,9 +1,10 @@
-import { factsOfUnit, goods, type UnitDescription } from '../../foundation/unit/index.ts';
+import { factsOfUnit, goodsOf, type UnitDescription } from '../../foundation/unit/index.ts';
 import { boxOf, controlConfig, type BoxChoice } from '../../machines/box/index.ts';
 import { engineOf } from '../../machines/engine/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
 import { isHeated, type SettingValues } from '../../foundation/settings/index.ts';
 import { tankOf } from '../../machines/tank/index.ts';
+import { ownBox } from './ownBox.ts';
 import type { DoorUse, Fault, FaultKind, Scenario } from '../../machines/simulation/index.ts';
 
 const HOUR = 3600;
@@ -31,7 +32,7 @@ export function unitScenario(
     return 'A heat meter regulates nothing; its heat is worked out under Tools.';
   const config = controlConfig(values);
   if (typeof config === 'string') return config;
-  const limits = goods[unit.goods];
+  const limits = goodsOf(unit);
   return {
     config,
     template: unit.application,
@@ -50,12 +51,17 @@ export function unitScenario(
   };
 }
 
+/** A bottle of glycol follows the air by this, s (common practice: ten to twenty minutes). */
+const BOTTLE_LAG = 900;
+
 /** The box of a unit: what it was built to hold, how its coil is cleared, what stands around it. */
 function choiceOf(unit: UnitDescription): BoxChoice {
   const inside = builtFor(unit);
   return {
     ...(inside !== null && { inside }),
     clearing: unit.defrostMethod,
+    ...ownBox(unit),
+    ...(unit.probePlace === 'bottle' && { probeLag: BOTTLE_LAG }),
     ...(isQuantity(unit.ambient) && { ambient: Math.min(60, Math.max(-40, baseValue(unit.ambient))) }),
   };
 }
@@ -86,7 +92,7 @@ const BELOW_LIMIT = 2.5;
 
 /** What a box of this kind was built to hold for these goods, °C; null where they say nothing. A machine is chosen by what is kept, never by what is set. */
 function builtFor(unit: UnitDescription): number | null {
-  const { max, min } = goods[unit.goods];
+  const { max, min } = goodsOf(unit);
   if (!max || isHeated(unit.application)) return null;
   const middle = baseValue(max.value) - BELOW_LIMIT;
   return min ? Math.max(middle, baseValue(min.value) + 0.5) : middle;

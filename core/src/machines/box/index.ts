@@ -13,6 +13,6 @@ export * as places from './plant/places.ts';
 export { doorFlow } from './plant/infiltration.ts';
 export { humidityRatio, saturatedRatio, saturationPressure } from './plant/moistAir.ts';
 export { type BoxChoice, boxOf, insideOf } from './plant/boxOf.ts';
-export { ambientRatio, designDay, runHours } from './plant/sizing.ts';
+export { ambientRatio, areaOf as wallArea, designDay, runHours } from './plant/sizing.ts';
 export { type TemplateId, templateIds, templates } from './plant/templates.ts';
 export { CLOSES, deliveryHours, type DoorUse, OPENS, useFactors } from './plant/doorUse.ts';

@@ -1,4 +1,13 @@
-import { factsOfUnit, usualFacts, type Facts, type UnitDescription } from '../../foundation/unit/index.ts';
+import type { Application } from '../../foundation/settings/index.ts';
+import { hasOwnBox, usualBox } from '../../judgement/tuning/index.ts';
+import {
+  boxFactIds,
+  factsOfUnit,
+  usualFacts,
+  type BoxFactId,
+  type Facts,
+  type UnitDescription,
+} from '../../foundation/unit/index.ts';
 import type { FrostNote, HumidityCourse } from '../../judgement/tools/index.ts';
 import { allStanding, type JobState } from '../fold/index.ts';
 
@@ -11,6 +20,17 @@ export const typedFacts = (state: JobState): NonNullable<UnitDescription['facts'
 /** The facts of a job: what was typed, else what its unit says, else what is usual. */
 export const factsOf = (state: JobState, unit: UnitDescription | null): Facts =>
   unit ? factsOfUnit({ ...unit, facts: typedFacts(state) }) : { ...usualFacts, ...typedFacts(state) };
+
+/** The box of a kind as it was measured, the rest of it as usual; null for what has no box to be measured. */
+export function boxFactsOf(state: JobState, application: Application): Record<BoxFactId, number> | null {
+  if (!hasOwnBox(application)) return null;
+  const typed = typedFacts(state);
+  const usual = usualBox(application, typed.boxVolume);
+  return Object.fromEntries(boxFactIds.map((id) => [id, typed[id] ?? usual[id]])) as Record<
+    BoxFactId,
+    number
+  >;
+}
 
 /** Frost as it was noted on the coil's face. */
 export const frostOf = (state: JobState): readonly FrostNote[] =>

@@ -135,13 +135,57 @@ describe('the survey asks what a kind of unit can answer', () => {
   };
 
   test('a box everything, a machine no product, no defrost, no door', () => {
-    expect(asked('walkInFreezer')).toEqual(asked(undefined));
+    const ofCoils = (id: string) => id !== 'drainPump';
+    expect(asked('walkInFreezer').filter(ofCoils)).toEqual(asked(undefined));
     for (const machine of ['condenserFans', 'heatMeter'])
       expect(asked(machine).filter((id) => /goods|defrost|door/.test(id))).toEqual([]);
     expect(asked('heatMeter')).not.toContain('refrigerant');
     expect(probes('heatMeter')).toEqual(['supply', 'return']);
     expect(probes('condenserFans')).toEqual(['liquid', 'secondLiquid', 'outdoor']);
     expect(probes('cellar')).not.toContain('return');
+  });
+
+  test('a product of one’s own is asked for its limits, a tank for no door and no coil', () => {
+    const own = (application: string) =>
+      questionsFor(application, 'own')
+        .filter((q) => q.id.startsWith('product.') && q.required)
+        .map((q) => q.id);
+    expect(own('walkInCooler')).toEqual(['product.name', 'product.max']);
+    expect(own('hotCupboard')).toEqual(['product.name', 'product.min']);
+    expect(asked('walkInCooler').filter((id) => id.startsWith('product.'))).toEqual([]);
+    expect(asked('chilledWaterTank').filter((id) => /door|defrost|drain|Place/.test(id))).toEqual([]);
+    expect(asked('chilledWaterTank')).toContain('heats');
+    expect(asked('walkInFreezer')).not.toContain('heats');
+    const tank = questionsFor('chilledWaterTank').find((q) => q.id === 'probes')!.form;
+    expect(tank).toMatchObject({ options: { air: 'Water' } });
+  });
+
+  test('own product, heater, pump, bottle and probe type go from the survey into the unit', () => {
+    const state = fold(
+      acceptedInOrder(
+        answers({
+          application: 'pharmacyRefrigerator',
+          goods: 'own',
+          'product.name': 'Serum',
+          'product.max': { value: 46, unit: 'degF' },
+          'product.min': { value: 3, unit: 'degC' },
+          'product.source': 'data sheet',
+          defrostMethod: 'offCycle',
+          probes: ['air'],
+          heats: true,
+          drainPump: true,
+          probePlace: 'bottle',
+          probeType: 'pt1000',
+        }),
+      ),
+    );
+    expect(unitOf(state, 'box', {})).toMatchObject({
+      product: { name: 'Serum', max: { value: 46, unit: 'degF' }, source: 'data sheet' },
+      heats: true,
+      drainPump: true,
+      probePlace: 'bottle',
+      probeTypes: ['pt1000'],
+    });
   });
 
   test('two answers make a plan of a machine, and it keeps nothing', () => {

@@ -29,7 +29,9 @@ export function answersOf(state: JobState): ReadonlyMap<QuestionId, NonNullable<
 /** Questions a plan needs that are not answered yet. */
 export function openQuestions(state: JobState): readonly Question[] {
   const answers = answersOf(state);
-  return questionsFor(answers.get('application')).filter((q) => q.required && !answers.has(q.id));
+  return questionsFor(answers.get('application'), answers.get('goods')).filter(
+    (q) => q.required && !answers.has(q.id),
+  );
 }
 
 /** The unit as the survey describes it, or null while a plan cannot be made. Sides of the company stand behind those of the job. */
@@ -49,6 +51,9 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
     'compressor',
     'doorUse',
     'doorContact',
+    'heats',
+    'drainPump',
+    'probePlace',
     'ambient',
     'refrigerant',
     'displayUnit',
@@ -69,10 +74,21 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
     ...unasked,
     ...measured,
     ...(supply && { supply }),
+    ...(answers.get('goods') === 'own' && { product: ownProduct(answers) }),
+    ...(typeof answers.get('probeType') === 'string' && { probeTypes: [answers.get('probeType')] }),
     schools,
     companyDefaults,
   });
   return isFileProblem(unit) ? null : unit;
+}
+
+/** A product that stands in no list, as far as it was stated. */
+function ownProduct(answers: ReturnType<typeof answersOf>): Readonly<Record<string, unknown>> {
+  const fields = (['name', 'max', 'min', 'source'] as const).flatMap((field) => {
+    const value = answers.get(`product.${field}`);
+    return value === undefined || value === '' ? [] : [[field, value]];
+  });
+  return Object.fromEntries(fields) as Readonly<Record<string, unknown>>;
 }
 
 /** The as-found sheet in the old control's own codes, in the order of its definition, unknown codes last. */

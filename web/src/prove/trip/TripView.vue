@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { runModeFor } from '@brine/core/judgement/plan';
 import { factsOf, tripOf } from '@brine/core/record/job';
-import type { FactId } from '@brine/core/foundation/unit';
+import { goodsOf, type FactId } from '@brine/core/foundation/unit';
 import { isQuantity, printFor, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { STARTS_BY_ITSELF, judgeTrip, preCool, tripStageNames } from '@brine/core/judgement/transport';
 import FactField from '../../shared/job/FactField.vue';
@@ -24,7 +24,7 @@ const display = useDisplay();
 const session = useSession();
 const trip = computed(() => tripOf(job.state.value));
 const unit = computed(() => job.program.value.unit);
-const mode = computed(() => (unit.value ? runModeFor(unit.value.goods) : null));
+const mode = computed(() => (unit.value ? runModeFor(unit.value) : null));
 const facts = computed(() => factsOf(job.state.value, job.program.value.unit));
 const bodyFacts: readonly FactId[] = [
   'bodyLength',
@@ -74,7 +74,7 @@ const coolWords = computed(() => {
   return `Air in range after ${Math.round(c.airMinutes)} min; load when the walls are cold: ${walls}. ${c.volume.toFixed(1)} m³, empty, doors shut; an estimate.`;
 });
 const judged = computed(() =>
-  unit.value ? judgeTrip(trip.value.readings, trip.value.stops, unit.value.goods, celsius) : null,
+  unit.value ? judgeTrip(trip.value.readings, trip.value.stops, goodsOf(unit.value), celsius) : null,
 );
 const place = ref<'return' | 'product'>('return');
 const reading = ref('');

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { factWords, type FactId } from '@brine/core/foundation/unit';
+import { factWords, shownUnitOfFact, type FactId } from '@brine/core/foundation/unit';
 import { parseNumber, printFor, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../display/displayStore.ts';
 import { readTemperature } from '../display/readTemperature.ts';
@@ -12,28 +12,44 @@ const props = defineProps<{ fact: FactId; value: number; editable: boolean }>();
 const job = useJob();
 const display = useDisplay();
 const words = computed(() => factWords[props.fact]);
+/** Feet and gallons where people read °F; what is kept is metric. */
+const scale = computed(() => shownUnitOfFact(words.value.unit, display.unit));
 const shown = computed(() =>
   words.value.temperature
     ? printNumber(valueIn(quantity(props.value, 'degC'), display.unit), 1)
-    : printNumber(props.value, 2),
+    : printNumber(props.value * scale.value.each, 2),
 );
 const { text: typed, settle } = useDraft(() => shown.value);
 const problem = ref('');
 const label = computed(() => {
-  const unit = words.value.temperature ? display.symbol : words.value.unit;
+  const unit = words.value.temperature ? display.symbol : scale.value.unit;
   return unit ? `${words.value.label}, ${unit}` : words.value.label;
 });
 async function keep() {
   const text = typed.value.trim();
   if (text === shown.value) return void (problem.value = '');
+  if (text === '') {
+    // Emptied, it is as usual again.
+    problem.value = '';
+    settle();
+    return void (await job.write({ kind: 'fact', fact: props.fact, value: null }));
+  }
+  const { each, unit } = scale.value;
+  const number = parseNumber(text);
   const { from, to, temperature } = words.value;
   const read = temperature ? readTemperature(text, display.unit) : null;
-  const value = read ? (read.ok ? valueIn(read.value, 'degC') : null) : parseNumber(text);
+  const value = read
+    ? read.ok
+      ? valueIn(read.value, 'degC')
+      : null
+    : number === null
+      ? null
+      : number / each;
   if (value === null || value < from - 1e-9 || value > to + 1e-9) {
     const [low, high] = temperature
       ? [from, to].map((c) => printFor(quantity(c, 'degC'), display.unit))
-      : [from, to].map((n) => `${n} ${words.value.unit}`.trim());
-    problem.value = `${text || 'Nothing'}: expected ${low} to ${high}.`;
+      : [from, to].map((n) => `${printNumber(n * each, 2)} ${unit}`.trim());
+    problem.value = `${text}: expected ${low} to ${high}.`;
     return;
   }
   problem.value = '';

@@ -40,7 +40,7 @@ export function ruleStretches(values: SettingValues, unit: UnitDescription | nul
       to: Math.max(second.on, second.off),
       kind: 'band',
     });
-  const goods = unit && goodsOf(unit.goods);
+  const goods = unit && goodsOf(unit);
   if (goods?.max)
     stretches.push({
       id: 'tooWarm',

@@ -1,3 +1,4 @@
+import { boxFactWords, type BoxFactId } from './boxFacts.ts';
 import { toolFactWords, usualToolFacts, type FactWords, type ToolFactId } from './toolFacts.ts';
 
 /** Facts of condensers and of transport units: label, unit, what it may be, and where it begins until somebody knows better (common practice). */
@@ -21,20 +22,23 @@ const machineFactWords = {
 type MachineFactId = keyof typeof machineFactWords;
 
 /** A fact measured or known on site. */
-export type FactId = MachineFactId | ToolFactId;
+export type FactId = MachineFactId | BoxFactId | ToolFactId;
 
 /** Every fact with how it is asked. */
-export const factWords: Readonly<Record<FactId, FactWords>> = { ...machineFactWords, ...toolFactWords };
+export const factWords: Readonly<Record<FactId, FactWords>> = {
+  ...machineFactWords,
+  ...boxFactWords,
+  ...toolFactWords,
+};
 
 /** Every fact, condensers and transport units first. */
 export const factIds = Object.keys(factWords) as readonly FactId[];
 
 /** Where each fact begins until somebody knows better. */
 export const usualFacts: Readonly<Record<FactId, number>> = {
-  ...(Object.fromEntries(Object.entries(machineFactWords).map(([id, { usual }]) => [id, usual])) as Record<
-    MachineFactId,
-    number
-  >),
+  ...(Object.fromEntries(
+    Object.entries({ ...machineFactWords, ...boxFactWords }).map(([id, { usual }]) => [id, usual]),
+  ) as Record<MachineFactId | BoxFactId, number>),
   ...usualToolFacts,
 };
 

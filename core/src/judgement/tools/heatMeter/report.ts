@@ -1,3 +1,4 @@
+import { shownUnitOfFact } from '../../../foundation/unit/index.ts';
 import { printNumber } from '../../../foundation/quantities/index.ts';
 import type { SettingId, SettingValues } from '../../../foundation/settings/index.ts';
 import {
@@ -45,6 +46,8 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
     ['slip-supply', 'If the supply offset slipped a place', heat(slipped(now.supply), now.return), true],
     ['slip-return', 'If the return offset slipped a place', heat(now.supply, slipped(now.return)), true],
   ];
+  const [kw, m3h] = [shownUnitOfFact('kW', display), shownUnitOfFact('m³/h', display)];
+  const power = (kilowatts: number) => figure(kilowatts * kw.each, kw.unit, display === 'degF' ? 1 : 2);
   const row = ([id, name, h, wrong]: (typeof cases)[number]): ToolRow => ({
     id,
     cells: [
@@ -52,7 +55,7 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
       shownCelsius(h.supply, display),
       shownCelsius(h.return, display),
       shownKelvin(h.difference, display),
-      figure(h.kilowatts, 'kW', 2),
+      power(h.kilowatts),
     ],
     off: wrong,
   });
@@ -68,17 +71,18 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
     answer:
       reading.supply <= reading.return
         ? 'The supply reads no warmer than the return: the two sensors may be swapped in their pockets.'
-        : `${figure(was.kilowatts, 'kW', 2)} before, ${figure(is.kilowatts, 'kW', 2)} after: ${Number.isNaN(change) ? 'no heat before' : `${change >= 0 ? '+' : '−'}${figure(Math.abs(change), '%')}`}. Note the instrument’s own figure at both moments; they must agree with these within a percent.`,
+        : `${power(was.kilowatts)} before, ${power(is.kilowatts)} after: ${Number.isNaN(change) ? 'no heat before' : `${change >= 0 ? '+' : '−'}${figure(Math.abs(change), '%')}`}. Note the instrument’s own figure at both moments; they must agree with these within a percent.`,
     words: [
       ...doubts,
       `Supply: ${digits(now.supply)}. Return: ${digits(now.return)}. Copy each digit by digit from its own tag, twice, under Prove, Probes; a slipped point is stopped there.`,
       `The two share the error of the difference: a tenth of a degree wrong on one is ${figure((0.1 / Math.max(0.1, Math.abs(is.difference))) * 100, '%')} of the heat here.`,
+      'Each sensor belongs in a pocket of its own pipe, down to its bottom, the tip in the middle of the flow: the one of the pair that shares the pipe with the flow meter close behind it, the other in the other pipe, both cables as they came. On the outside of a pipe it reads low.',
       'The tag stays on the sensor. If the meter is sealed for billing, only its keeper may open it.',
     ],
     tables: [
       {
         id: 'heat',
-        title: `Heat at ${figure(reading.flow, 'm³/h', 3)}`,
+        title: `Heat at ${figure(reading.flow * m3h.each, m3h.unit, display === 'degF' ? 1 : 3)}`,
         heads: ['Correction', 'Supply', 'Return', 'Difference', 'Heat'],
         rows: cases.map(row),
       },

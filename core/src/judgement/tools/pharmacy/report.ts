@@ -24,7 +24,7 @@ export const pharmacyReport: ToolWork = (input, progress) => {
   const day = simulate(busy, { sampleEvery: SAMPLE })!;
   const air = day.series.map((s) => s.air);
   const goods = day.series.map((s) => s.product);
-  const limits = goodsOf(unit.goods);
+  const limits = goodsOf(unit);
   const outside = longestOutside(air, SAMPLE, busy.storage) / 60;
   const trials = tryAll(
     triedDelays,

@@ -9,7 +9,7 @@ const names = { continuous: 'Continuous', startStop: 'Start-stop' } as const;
 
 /** A transport unit: what each run mode does over a round of ten hours, and which the goods ask for. */
 export const roadReport: ToolWork = ({ unit, values, display }, progress) => {
-  const advice = runModeFor(unit.goods);
+  const advice = runModeFor(unit);
   const done = tryAll(
     modes,
     (mode) => {

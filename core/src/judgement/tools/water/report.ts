@@ -43,7 +43,7 @@ export const waterReport: ToolWork = (input, progress) => {
   const lowest = tank.freezing + ICE_MARGIN + tank.surfaceBelow;
   const perHour = (watts: number) =>
     ((tank.pump + watts + tank.conductance * (tank.air - water.mean)) / tank.heat) * 3600;
-  const limit = goodsOf(input.unit.goods).max;
+  const limit = goodsOf(input.unit).max;
   const goodsAt = limit ? baseValue(limit.value) : null;
 
   const trials = tryAll(

@@ -2,6 +2,7 @@ import type { DefrostMethod } from '../../../foundation/unit/index.ts';
 import type { BoxParameters } from './boxParameters.ts';
 import { airDensity } from './moistAir.ts';
 import { areaOf, capacityFor, designAmbientOf, goodsWatts } from './sizing.ts';
+import type { Doorway } from './infiltration.ts';
 import { templates, type Template, type TemplateId } from './templates.ts';
 
 /** Coil metal to refrigerant at capacity, K: about a third of what lies between air and metal (common practice). */
@@ -16,6 +17,12 @@ const FROST_PER_M2 = 0.26;
 /** How a template is changed: size, insulation and load as factors, ambient and its humidity. */
 export interface BoxChoice {
   readonly volumeFactor?: number;
+  /** Its own size, walls and door where they were measured: m³, mean W/(m²·K), m² of opening. The machine is chosen for them. */
+  readonly volume?: number;
+  readonly conductance?: number;
+  readonly doorArea?: number;
+  /** What the air probe hangs in: how slowly it follows the air, s. */
+  readonly probeLag?: number;
   readonly insulationFactor?: number;
   readonly loadFactor?: number;
   /** Share of the usual goods that lie in it; an empty box still has its shelves. */
@@ -41,8 +48,7 @@ export const insideOf = (id: TemplateId, choice: BoxChoice = {}): number =>
 
 /** Parameters of a box: the machine is sized for the design day of its kind and size, what stands around it is the choice's. */
 export function boxOf(id: TemplateId, choice: BoxChoice = {}): BoxParameters {
-  const size = choice.volumeFactor ?? 1;
-  const t = sized(templates[id], size);
+  const t = sized(templates[id], choice);
   const { volume } = t;
   const inside = insideOf(id, choice);
   const clearing = choice.clearing ?? t.defrost;
@@ -88,18 +94,35 @@ export function boxOf(id: TemplateId, choice: BoxChoice = {}): BoxParameters {
     efficiency: 0.42,
     startUp: 35,
     drainTime: 100,
-    probeLag: 45,
+    probeLag: choice.probeLag ?? 45,
     coilProbeLag: 15,
     door: { ...t.door, share: t.door.share * (choice.doorFactor ?? 1) },
     leak: volume * 2e-5,
   };
 }
 
-/** The kind at another volume: what stands in it grows with it. */
-const sized = (t: Template, size: number): Template => ({
-  ...t,
-  volume: t.volume * size,
-  fanWatts: t.fanWatts * size,
-  loadWatts: t.loadWatts * size,
-  airHeater: t.airHeater * size,
-});
+/** The kind with walls and a door of its own, and at another volume: what stands in it grows with it. */
+function sized(t: Template, choice: BoxChoice): Template {
+  const size = choice.volume === undefined ? (choice.volumeFactor ?? 1) : choice.volume / t.volume;
+  return {
+    ...t,
+    volume: t.volume * size,
+    conductance: choice.conductance ?? t.conductance,
+    fanWatts: t.fanWatts * size,
+    loadWatts: t.loadWatts * size,
+    airHeater: t.airHeater * size,
+    door: choice.doorArea === undefined ? t.door : doorwayOf(t.door, choice.doorArea),
+  };
+}
+
+/** Higher than this a door only grows wider, m. */
+const DOOR_HEIGHT = 2.4;
+
+/** A doorway of the same shape with another opening, m². */
+function doorwayOf(door: Doorway, area: number): Doorway {
+  const height = Math.min(
+    Math.max(DOOR_HEIGHT, door.height),
+    door.height * Math.sqrt(area / (door.width * door.height)),
+  );
+  return { ...door, height, width: area / height };
+}
