@@ -5,6 +5,7 @@ import type { ChosenValue } from '@brine/core/record/job';
 import { printFor } from '@brine/core/foundation/quantities';
 import { settingOf, type SettingValue } from '@brine/core/foundation/settings';
 import { useDisplay } from '../shared/display/displayStore.ts';
+import { fanSettingOf } from '@brine/core/judgement/condenserFans';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -38,6 +39,14 @@ const choices = computed(() => {
     setting.value.choices?.map((value) => ({ value, name: setting.value.choiceLabels?.[value] ?? value })) ??
     null
   );
+});
+/** What the control makes of it, where that is another value. */
+const held = computed(() => {
+  const { inForce } = job.program.value;
+  const value = job.replacement.value && inForce[fanSettingOf(inForce, props.chosen.setting)];
+  if (value === undefined || value === null) return null;
+  const shown = display.showSetting(props.chosen.setting, value);
+  return shown === display.showSetting(props.chosen.setting, props.chosen.value) ? null : shown;
 });
 const isList = computed(() => Array.isArray(props.chosen.value));
 const choose = (event: Event) => {
@@ -96,6 +105,9 @@ function sayWhy() {
       <p v-if="problem" class="problem mt-1 max-w-[14rem]" role="alert">{{ problem }}</p>
     </td>
     <td class="text-[14px] max-sm:col-span-2">
+      <p v-if="held" class="font-medium" data-test="held">
+        {{ job.replacement.value?.family }} holds {{ held }}.
+      </p>
       <template v-if="chosen.changed">
         <p>
           Changed by hand<template v-if="chosen.planned !== null"

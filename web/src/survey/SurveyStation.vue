@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { answersOf, boxFactsOf, openQuestions } from '@brine/core/record/job';
+import { answersOf, boxFactsOf, openQuestions, surveyProblem } from '@brine/core/record/job';
 import { questionsFor } from '@brine/core/judgement/survey';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
@@ -32,6 +32,7 @@ const needed = computed(() => {
   return `${NUMBERS[count] ?? count} ${count === 1 ? 'answer' : 'answers'}`;
 });
 const open = computed(() => openQuestions(job.state.value));
+const problem = computed(() => surveyProblem(job.state.value));
 const ready = computed(() => open.value.length === 0 && job.newPin.value !== null);
 useJumpTargets(() =>
   questions.value.map((q) => ({
@@ -52,6 +53,7 @@ useJumpTargets(() =>
       <div class="mt-3 border-t border-ink">
         <QuestionField v-for="question in questions" :key="question.id" :question="question" />
       </div>
+      <p v-if="problem" class="problem mt-3" role="alert" data-test="survey-problem">{{ problem }}</p>
       <section v-if="box" class="mt-5" aria-label="The box itself" data-test="own-box">
         <h3>The box itself</h3>
         <p class="hint">As usual for its kind until somebody measures it: it scales the forecast.</p>

@@ -10,7 +10,14 @@ export {
   stationNames,
   stations,
 } from './stations.ts';
-export { answersOf, foundSheet, mechanicalMeaning, openQuestions, plateLines } from './survey.ts';
+export {
+  answersOf,
+  foundSheet,
+  mechanicalMeaning,
+  openQuestions,
+  plateLines,
+  surveyProblem,
+} from './survey.ts';
 export { type RunStep, type Trip, tripOf } from './trip.ts';
 export { type Variant, variantsOfJob } from './variants.ts';
 export { forTheFinder, type JobPicture, type JobWiring, type PowerLog, wiringOf } from './wiring.ts';

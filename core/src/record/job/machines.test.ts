@@ -1,3 +1,4 @@
+import { inWords } from '../../foundation/sentences/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { settingsOfCodes } from '../../controllers/definitions/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
@@ -10,7 +11,7 @@ import type { EntryBody } from '../entries/index.ts';
 import { usualFacts } from '../../foundation/unit/index.ts';
 import { factsOf } from './facts.ts';
 import { fold } from '../fold/index.ts';
-import { openQuestions, unitOf } from './survey.ts';
+import { openQuestions, surveyProblem, unitOf } from './survey.ts';
 import { programOf } from './program.ts';
 import { tripOf } from './trip.ts';
 
@@ -38,6 +39,15 @@ const fans = answers({
 });
 
 describe('condenser fans as a job', () => {
+  test('a code that cannot take what was planned says what that was', () => {
+    const { rows } = programWith(fans, 'marl-4');
+    const row = rows.find((r) => r.settings.includes('regulation.setpoint'))!;
+    expect([row.status, row.value]).toEqual(['clamped', 60]);
+    expect(inWords(row.reason!)).toMatch(/^Planned was \d+ °F: /);
+    const free = programWith(fans, 'taing-s').rows.find((r) => r.settings.includes('regulation.setpoint'))!;
+    expect(inWords(free.reason!)).not.toContain('Planned was');
+  });
+
   test('on a rack control: its codes hold the plan, and run', () => {
     const program = programWith(fans, 'firth-rack');
     expect(program.rows.length).toBeGreaterThan(20);
@@ -186,6 +196,28 @@ describe('the survey asks what a kind of unit can answer', () => {
       probePlace: 'bottle',
       probeTypes: ['pt1000'],
     });
+  });
+
+  test('limits that cannot both hold are said at their question', () => {
+    const own = (min: number) =>
+      fold(
+        acceptedInOrder(
+          answers({
+            application: 'walkInCooler',
+            goods: 'own',
+            'product.name': 'Starter',
+            'product.max': { value: 6, unit: 'degC' },
+            'product.min': { value: min, unit: 'degC' },
+            defrostMethod: 'offCycle',
+            probes: ['air'],
+          }),
+        ),
+      );
+    expect(surveyProblem(own(3))).toBeNull();
+    expect(surveyProblem(own(9))).toBe(
+      'The coldest it may stand: expected the coldest to lie below the warmest.',
+    );
+    expect(unitOf(own(9), 'box', {})).toBeNull();
   });
 
   test('two answers make a plan of a machine, and it keeps nothing', () => {

@@ -1,4 +1,5 @@
-import { inWords, joinSentences, type Sentence } from '../../foundation/sentences/index.ts';
+import { isQuantity } from '../../foundation/quantities/index.ts';
+import { inWords, joinSentences, sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import { check, type Finding } from '../../judgement/checks/index.ts';
 import { plan, type PlannedValue } from '../../judgement/plan/index.ts';
 import type { Sides, UnitDescription } from '../../foundation/unit/index.ts';
@@ -27,7 +28,7 @@ import {
   type SettingValue,
   type SettingValues,
 } from '../../foundation/settings/index.ts';
-import { asOneRelayFans } from '../../judgement/condenserFans/index.ts';
+import { asOneRelayFans, fanSettingOf } from '../../judgement/condenserFans/index.ts';
 import { allStanding, type Body, type JobState } from '../fold/index.ts';
 import type { EntryBody } from '../entries/index.ts';
 import { foundMeaning, unitOf } from './survey.ts';
@@ -232,7 +233,7 @@ function rowOf(
     value,
     status: target.chosen ? 'exact' : row.status,
     note: target.chosen || source === 'preset' ? sourceNotes[source] : row.note,
-    reason: planned ? reasonFor(settings, chosen) : target.why,
+    reason: planned ? reasonOf(row.status, settings, chosen) : target.why,
     source,
     chosen: target.chosen,
     planned: target.planned,
@@ -243,6 +244,23 @@ function rowOf(
     shown: current?.shown ?? null,
     why: current?.why ?? null,
   };
+}
+
+/** Whether these settings of a code hold what was chosen: by its own name, or where a relay's control keeps what is a condenser's. */
+const isHeldIn = (settings: readonly SettingId[], { setting }: ChosenValue): boolean =>
+  settings.includes(setting) || settings.includes(fanSettingOf({}, setting));
+
+/** Why a code stands as it does. Of one that the control could not take the plan's reason speaks of another value: it is named. */
+function reasonOf(
+  status: RowStatus,
+  settings: readonly SettingId[],
+  chosen: readonly ChosenValue[],
+): Sentence | null {
+  const reason = reasonFor(settings, chosen);
+  const value = chosen.find((c) => isHeldIn(settings, c))?.value;
+  return reason !== null && status === 'clamped' && isQuantity(value)
+    ? sentence`Planned was ${value}: ${reason}`
+    : reason;
 }
 
 /** What the codes chosen by hand say of the display: every other number is written in it. */
@@ -308,7 +326,7 @@ function chosenValues(state: JobState, unit: UnitDescription | null): readonly C
 }
 
 function reasonFor(settings: readonly SettingId[], chosen: readonly ChosenValue[]): Sentence | null {
-  const mine = chosen.filter((c) => settings.includes(c.setting));
+  const mine = chosen.filter((c) => isHeldIn(settings, c));
   if (mine.length === 0) return null;
   const reasons = mine.map((c) =>
     c.changed ? (c.why ?? `${settingOf(c.setting).label} was changed by hand.`) : c.advice!.reason,

@@ -16,7 +16,7 @@ import { isFileProblem } from '../../foundation/files/index.ts';
 import { typedFacts } from './facts.ts';
 import { isApplication, isMachine } from '../../foundation/settings/index.ts';
 import { allStanding, standing, type JobState } from '../fold/index.ts';
-import { questionsFor, type Question, type QuestionId } from '../../judgement/survey/index.ts';
+import { findQuestion, questionsFor, type Question, type QuestionId } from '../../judgement/survey/index.ts';
 import type { Body } from '../fold/index.ts';
 
 /** Answers as they stand. */
@@ -36,6 +36,22 @@ export function openQuestions(state: JobState): readonly Question[] {
 
 /** The unit as the survey describes it, or null while a plan cannot be made. Sides of the company stand behind those of the job. */
 export function unitOf(state: JobState, name: string, companyDefaults: Sides): UnitDescription | null {
+  const unit = readSurvey(state, name, companyDefaults);
+  return unit === null || isFileProblem(unit) ? null : unit;
+}
+
+/** What of the answers does not go together, in a sentence; null where nothing does not. */
+export function surveyProblem(state: JobState): string | null {
+  const unit = readSurvey(state, '', {});
+  if (unit === null || !isFileProblem(unit)) return null;
+  return `${findQuestion(unit.field)?.label ?? unit.field}: ${unit.message}.`;
+}
+
+function readSurvey(
+  state: JobState,
+  name: string,
+  companyDefaults: Sides,
+): UnitDescription | FileProblem | null {
   if (openQuestions(state).length > 0) return null;
   const answers = answersOf(state);
   const schools = Object.fromEntries(
@@ -67,7 +83,7 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
     typeof supplyText === 'string' ? readSupplyText(supplyText, application === 'vehicleFridge') : null;
   const facts = typedFacts(state);
   const measured = Object.keys(facts).length > 0 ? { facts } : {};
-  const unit = readUnit({
+  return readUnit({
     format: UNIT_FORMAT,
     name,
     ...fields,
@@ -79,7 +95,6 @@ export function unitOf(state: JobState, name: string, companyDefaults: Sides): U
     schools,
     companyDefaults,
   });
-  return isFileProblem(unit) ? null : unit;
 }
 
 /** A product that stands in no list, as far as it was stated. */
