@@ -181,6 +181,36 @@ describe('supply and amps: Wire and Prove', () => {
   });
 });
 
+test.each(['rackSolenoid', 'pumpDown'] as const)(
+  'a cooling relay on a valve (%s) begins with the valve, and is told the same in Wire, Fit and Program',
+  (duty) => {
+    const answers = Object.entries({
+      application: 'walkInCooler',
+      goods: 'drinks',
+      defrostMethod: 'offCycle',
+      probes: ['air'],
+      compressor: duty,
+    }).map(([question, value]) => ({ kind: 'answer', question, value }) as EntryBody);
+    const { wiring } = stationsOf({
+      key: 'own',
+      title: 'Own unit',
+      entries: [
+        ...answers,
+        { kind: 'startedFrom', conversion: 'two-wire-thermostat' } as EntryBody,
+        { kind: 'control', role: 'new', controller: 'taing-s' } as unknown as EntryBody,
+      ],
+    });
+    const loads = wiring.found!.parts.flatMap((part) => (part.kind === 'load' ? [part.role] : []));
+    expect(loads).toContain('solenoid');
+    expect(loads).not.toContain('compressor');
+    const cooling = wiring.needs!.outputs.find(({ output }) => output === 'compressor')!;
+    expect(cooling.demand!.amps).toBeCloseTo(12 / 120, 6);
+    // A coil of a tenth of an ampere needs no contactor.
+    expect(wiring.fit!.gaps.filter((gap) => gap.bridge?.kind === 'contactor')).toEqual([]);
+    expect(wiring.plan).not.toBeNull();
+  },
+);
+
 test('the user’s range and the set point are one: planned ranges hold the set point and are never empty', () => {
   for (const unit of generated) {
     const values = valuesOf(plan(unit));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import { nameOf } from '@brine/core/wiring/circuit';
+import { nameOf, wiresWithout, type Part } from '@brine/core/wiring/circuit';
 import { parseNumber } from '@brine/core/foundation/quantities';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -45,7 +45,15 @@ async function add() {
   tried.value = false;
   await handOn([name, ...fields()], () => job.write({ kind: 'foundPart', id, part }));
 }
-const remove = (id: string) => job.write({ kind: 'foundPart', id, part: null });
+/** Its wires go with it, or lead past it where it stood in series. */
+function remove(part: Part) {
+  const { gone, joined } = wiresWithout(part, job.wiring.value.wires);
+  return job.write(
+    { kind: 'foundPart', id: part.id, part: null },
+    ...gone.map((id) => ({ kind: 'foundWire' as const, id, wire: null })),
+    ...(joined ? [{ kind: 'foundWire' as const, ...joined }] : []),
+  );
+}
 </script>
 
 <template>
@@ -67,7 +75,7 @@ const remove = (id: string) => job.write({ kind: 'foundPart', id, part: null });
           kind="quiet"
           class="!px-1.5"
           :aria-label="`Remove: ${nameOf(part.what)}`"
-          @click="remove(part.id)"
+          @click="remove(part.what)"
           >Remove</AppButton
         >
       </li>
@@ -98,6 +106,10 @@ const remove = (id: string) => job.write({ kind: 'foundPart', id, part: null });
           :aria-invalid="tried && wrong.includes(field)"
       /></label>
       <AppButton type="submit" kind="primary">Add this part</AppButton>
+      <p v-if="chosen.usualWatts" class="hint w-full">
+        Watts or amps from the plate; where nobody knows, {{ chosen.usualWatts }} W are taken, as usual for
+        it.
+      </p>
       <p v-if="tried && wrong.length > 0" class="problem w-full" role="alert">
         Expected a number above 0 in {{ wrong.map((f) => f.label).join(', ') }}
       </p>

@@ -13,6 +13,8 @@ export interface PartKindChoice {
   readonly name: string;
   readonly base: string;
   readonly fields: readonly PartField[];
+  /** Taken where neither watts nor amps are known. */
+  readonly usualWatts?: number;
   readonly build: (
     id: string,
     name: string,
@@ -22,33 +24,33 @@ export interface PartKindChoice {
 
 const amps: PartField = { id: 'amps', label: 'Amps', needed: true };
 const plateAmps: PartField = { id: 'amps', label: 'Amps, from the plate', needed: false };
-const watts: PartField = { id: 'watts', label: 'Watts', needed: true };
+const watts: PartField = { id: 'watts', label: 'Watts', needed: false };
 const volts: PartField = { id: 'ratedVolts', label: 'Volts', needed: true };
 const locked: PartField = { id: 'lockedRotorAmps', label: 'Locked rotor amps', needed: false };
 
-const load = (id: string, name: string, role: string, base: string): PartKindChoice => ({
+const resistive: ReadonlySet<string> = new Set(['defrostHeater', 'heater', 'light']);
+
+const load = (id: string, name: string, role: string, base: string, usualWatts: number): PartKindChoice => ({
   id,
   name,
   base,
-  fields:
-    role === 'defrostHeater' || role === 'heater' || role === 'light'
-      ? [watts, volts]
-      : [watts, volts, plateAmps, locked],
+  usualWatts,
+  fields: resistive.has(role) ? [watts, volts, plateAmps] : [watts, volts, plateAmps, locked],
   build: (partId, words, n) => ({
     id: partId,
     kind: 'load',
     role,
     name: words,
     terminals: ['1', '2'],
-    watts: n.watts!,
+    watts: n.watts ?? (n.amps === undefined ? usualWatts : n.amps * n.ratedVolts!),
     ratedVolts: n.ratedVolts!,
-    ...(n.amps === undefined ? {} : { amps: n.amps }),
+    ...(n.amps === undefined || resistive.has(role) ? {} : { amps: n.amps }),
     ...(n.lockedRotorAmps === undefined ? {} : { lockedRotorAmps: n.lockedRotorAmps }),
   }),
 });
 const everyState = ['off', 'cooling', 'defrost', 'heating'];
 
-/** Kinds in the order they are met in a cabinet. */
+/** Kinds in the order they are met in a cabinet; loads with the watts that are usual for them (common practice). */
 export const partKinds: readonly PartKindChoice[] = [
   {
     id: 'fuse',
@@ -112,13 +114,13 @@ export const partKinds: readonly PartKindChoice[] = [
       closedIn: ['cooling', 'defrost', 'heating'],
     }),
   },
-  load('compressor', 'Compressor', 'compressor', 'M'),
-  load('evaporatorFan', 'Evaporator fan', 'evaporatorFan', 'M'),
-  load('condenserFan', 'Condenser fan', 'condenserFan', 'M'),
-  load('defrostHeater', 'Defrost heater', 'defrostHeater', 'H'),
-  load('solenoid', 'Solenoid valve', 'solenoid', 'Y'),
-  load('light', 'Light', 'light', 'LT'),
-  load('heater', 'Heater', 'heater', 'H'),
+  load('compressor', 'Compressor', 'compressor', 'M', 500),
+  load('evaporatorFan', 'Evaporator fan', 'evaporatorFan', 'M', 40),
+  load('condenserFan', 'Condenser fan', 'condenserFan', 'M', 60),
+  load('defrostHeater', 'Defrost heater', 'defrostHeater', 'H', 800),
+  load('solenoid', 'Solenoid valve', 'solenoid', 'Y', 12),
+  load('light', 'Light', 'light', 'LT', 20),
+  load('heater', 'Heater', 'heater', 'H', 300),
   {
     id: 'contactor',
     name: 'Contactor, one pole',

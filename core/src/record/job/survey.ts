@@ -12,7 +12,7 @@ import {
   type Decoded,
   type SheetRow,
 } from '../../controllers/definitions/index.ts';
-import { isFileProblem } from '../../foundation/files/index.ts';
+import { isFileProblem, type FileProblem } from '../../foundation/files/index.ts';
 import { typedFacts } from './facts.ts';
 import { isApplication, isMachine } from '../../foundation/settings/index.ts';
 import { allStanding, standing, type JobState } from '../fold/index.ts';

@@ -2,7 +2,7 @@ import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { ControllerDefinition } from '../../controllers/definitions/index.ts';
 import { isFileProblem, type FileProblem } from '../../foundation/files/index.ts';
 import { Bench, groundsOf, meterUnitOf, placeStands, type Reading } from '../../wiring/readings/index.ts';
-import { atVolts, blankCircuits, typicalConversion } from '../../wiring/typical/index.ts';
+import { atVolts, blankCircuits, onValve, typicalConversion } from '../../wiring/typical/index.ts';
 import { convert, type ConversionPlan } from '../../wiring/conversion/index.ts';
 import { findingsOf } from '../../wiring/findings/index.ts';
 import { fit, needsOf, type Fit, type UnitLoad, type UnitNeeds } from '../../judgement/fit/index.ts';
@@ -78,7 +78,9 @@ export function wiringOf(
   replacement: ControllerDefinition | null,
 ): JobWiring {
   const started = standing(state, 'startedFrom', 'startedFrom')?.conversion ?? null;
-  const drawn = started === null ? null : baseCircuit(started);
+  const plain = started === null ? null : baseCircuit(started);
+  const opensValve = unit?.compressor === 'rackSolenoid' || unit?.compressor === 'pumpDown';
+  const drawn = plain && opensValve ? onValve(plain) : plain;
   // What the survey says of the supply is what the circuit begins from.
   const base = drawn && unit?.supply && !unit.supply.phases ? atVolts(drawn, unit.supply.volts) : drawn;
   const supplies = overlaid(

@@ -20,3 +20,4 @@ export { expectedLoad, type LoadKind } from './expected.ts';
 export { expectedAmps, HEATER_LESS, HEATER_MORE, type HeaterConnection, recogniseHeater } from './heater.ts';
 export { endsOf, partProblem, readCircuit, supplyProblem, wireProblem } from './readCircuit.ts';
 export { motorRoles } from './roles.ts';
+export { wiresWithout } from './withoutPart.ts';
