@@ -1,6 +1,7 @@
 import { typical } from '../../../testing/circuits.ts';
 import { convert } from '../../wiring/conversion/index.ts';
 import { describe, expect, test } from '@jest/globals';
+import { asOneRelayFans } from '../condenserFans/index.ts';
 import { plan } from '../plan/index.ts';
 import { encode } from '../../controllers/translate/index.ts';
 import { settingsOfCodes } from '../../controllers/definitions/index.ts';
@@ -173,4 +174,41 @@ test('what the planned circuit feeds is what is measured, and an unused second s
   expect(most! - least!).toBeLessThan(0.4 * amps);
   expect(one('outputs.stage2', { circuit })).toBeUndefined();
   expect(one('regulation.cutOut')!.how.join(' ')).toContain('coasts on by about 1.8 dF');
+});
+
+test('demand, pump-down and a drain pump each bring their own tests, in the order of the work', () => {
+  const unit = { ...freezer, drainPump: true, compressor: 'pumpDown' as const };
+  const values = {
+    ...planned(unit),
+    'defrost.initiation': 'demand',
+    'alarms.inputAction': 'stop',
+    'alarms.inputDelay': { value: 1, unit: 'min' },
+  } as SettingValues;
+  const list = tests({ unit, values });
+  const order = list.map((t) => groups.indexOf(t.group));
+  expect(order).toEqual(order.toSorted((a, b) => a - b));
+  const ids = list.map((t) => t.id);
+  for (const id of ['power.pumpDown', 'defrost.sensorMoved', 'defrost.secondFrost', 'alarms.drainPump'])
+    expect(ids).toContain(id);
+  const pump = list.find((t) => t.id === 'alarms.drainPump')!;
+  expect(pump.expect).toContain('cooling stops');
+  // By hand: a delay of a minute is passed at 60 s, not at 30.
+  expect([judgeValue(pump, 60), judgeValue(pump, 30)]).toEqual(['passed', 'failed']);
+  expect(tests().some((t) => /pumpDown|sensorMoved|drainPump/.test(t.id))).toBe(false);
+});
+
+test('fans on one relay are clamped by what the planned circuit draws', () => {
+  const unit = plainUnit('condenserFans', {
+    goods: 'nothing',
+    probes: ['liquid'],
+    schools: { fanRegulation: 'onOff' },
+  });
+  const { circuit } = convert(typical('condenser-fan-cycling'), family('taing-s'));
+  const values = inForce(asOneRelayFans(planned(unit), unit, family('taing-s')), 'taing-s');
+  const test = one('outputs.compressor', { unit, control: family('taing-s'), values, circuit, loads: [] })!;
+  const fans = circuit.parts.filter((p) => p.kind === 'load' && p.role === 'condenserFan');
+  expect(fans.length).toBeGreaterThan(0);
+  expect(test.title).toBe('Fans on the condenser');
+  expect(test.measure).not.toBeNull();
+  expect(test.measure!.most!).toBeGreaterThan(0);
 });

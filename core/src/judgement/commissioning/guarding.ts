@@ -1,10 +1,11 @@
+import { drainPumpTests } from './drainPump.ts';
 import { isQuantity, printFor } from '../../foundation/quantities/index.ts';
 import { spoken, type Facts, type Wording } from './facts.ts';
 import type { CommissioningTest } from './test.ts';
 
 /** Alarms, door, probe failure. */
 export function guardTests(facts: Facts): readonly CommissioningTest[] {
-  return [...alarmTests(facts), ...doorTests(facts), ...probeTests(facts)];
+  return [...alarmTests(facts), ...drainPumpTests(facts), ...doorTests(facts), ...probeTests(facts)];
 }
 
 function alarmTests({ config, degrees, difference, code }: Facts): readonly CommissioningTest[] {

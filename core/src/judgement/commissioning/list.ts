@@ -1,6 +1,7 @@
 import { fansOf } from '../../machines/condenser/index.ts';
 import { condenserFanTests } from './condenserFans.ts';
 import { factsOf, wordingOf, type CommissioningInput } from './facts.ts';
+import { demandTests } from './demand.ts';
 import { guardTests, lastTests } from './guarding.ts';
 import { heatMeterTests } from './heatMeter.ts';
 import { defrostTests, regulationTests } from './regulating.ts';
@@ -20,6 +21,7 @@ export function commissioningTests(input: CommissioningInput): readonly Commissi
     ...regulationTests(facts),
     ...transportTests(facts),
     ...defrostTests(facts),
+    ...demandTests(facts),
     ...guardTests(facts),
     ...lastTests(facts),
   ];

@@ -111,6 +111,22 @@ export function powerTests(
       wait: delay,
       caution: null,
     });
+  if (unit.compressor === 'pumpDown')
+    tests.push({
+      id: 'power.pumpDown',
+      group: 'power',
+      title: 'Pumps down and stays down',
+      why: 'A valve that leaks starts the unit over and over, and nothing on this control shows it.',
+      how: [
+        'Let it cool for five minutes, then end the call: the valve shuts.',
+        'Gauge on the suction side; count the starts for ten minutes.',
+      ],
+      expect:
+        'It pumps down within some minutes, stops by its low-pressure switch and starts again at most once.',
+      measure: { unit: 'min', label: 'from the valve shut to the stop', least: 0, most: 10 },
+      wait: 600,
+      caution: null,
+    });
   if (unit.compressor === 'rackSolenoid')
     tests.push({
       id: 'power.rack',
@@ -175,7 +191,7 @@ export function outputTests(facts: Wording): readonly CommissioningTest[] {
     .filter(({ output }) => facts.has(output) && !(output === 'stage2' && stageUnused(facts)))
     .map(({ output, roles, ...usual }) => {
       const { title, look } = byRelay && output === 'compressor' ? asFans : usual;
-      const measure = ampsOf(facts, roles);
+      const measure = ampsOf(facts, byRelay && output === 'compressor' ? ['condenserFan'] : roles);
       return {
         id: `outputs.${output}`,
         group: 'outputs' as const,

@@ -26,7 +26,7 @@ export interface TripStep {
   };
 }
 
-/** Said where hands go in: belts, fans, guards. */
+/** Said once, above all steps: hands go in at belts, fans, guards. */
 export const STARTS_BY_ITSELF =
   'The unit starts by itself whenever it is switched on: switch it off and take the key before a guard or door of the unit is opened.';
 
@@ -44,28 +44,25 @@ export const tripSteps: readonly TripStep[] = [
     stage: 'preTrip',
     title: 'Engine oil',
     how: 'Between the marks, engine off and level.',
-    caution: STARTS_BY_ITSELF,
   },
   {
     id: 'coolant',
     stage: 'preTrip',
     title: 'Coolant',
     how: 'In the sight bottle, engine cold.',
-    caution: 'Never open a hot cooling system. ' + STARTS_BY_ITSELF,
+    caution: 'Never open a hot cooling system.',
   },
   {
     id: 'belts',
     stage: 'preTrip',
     title: 'Belts',
     how: 'No cracks, a thumb’s width of give.',
-    caution: STARTS_BY_ITSELF,
   },
   {
     id: 'coils',
     stage: 'preTrip',
     title: 'Coils',
     how: 'Condenser clean, evaporator free of ice and film.',
-    caution: STARTS_BY_ITSELF,
   },
   {
     id: 'doors',
@@ -85,6 +82,58 @@ export const tripSteps: readonly TripStep[] = [
       from: 0,
       to: 60,
       off: 'it discharges while the engine runs: belt, alternator, cables',
+    },
+  },
+  {
+    id: 'batteryVolts',
+    stage: 'preTrip',
+    title: 'Battery volts',
+    how: 'Engine running; of a 24 V set, across one battery.',
+    value: {
+      label: 'Across one battery of 12 V',
+      unit: 'V',
+      from: 13.2,
+      to: 14.8,
+      off: '13.2 to 14.8 V while it charges: alternator, regulator, cables',
+    },
+  },
+  {
+    id: 'oilPressure',
+    stage: 'preTrip',
+    title: 'Oil pressure',
+    how: 'Engine warm and at speed; 200 to 550 kPa (30 to 80 psi) unless its book says otherwise.',
+    value: {
+      label: 'Oil pressure',
+      unit: 'kPa',
+      from: 200,
+      to: 550,
+      off: '200 to 550 kPa when warm: stop it, look at the oil first, then at gauge and pump',
+    },
+  },
+  {
+    id: 'coolantTemperature',
+    stage: 'preTrip',
+    title: 'Coolant temperature',
+    how: 'After a quarter of an hour; 70 to 95 °C (158 to 203 °F).',
+    value: {
+      label: 'Coolant',
+      unit: '°C',
+      from: 70,
+      to: 95,
+      off: '70 to 95 °C when warm: thermostat, water pump, a dirty radiator',
+    },
+  },
+  {
+    id: 'engineSpeed',
+    stage: 'preTrip',
+    title: 'Engine speed',
+    how: 'In high speed, by the display or the tachometer; its plate goes before these figures.',
+    value: {
+      label: 'High speed',
+      unit: 'rpm',
+      from: 1400,
+      to: 2600,
+      off: '1400 to 2600 rpm in high speed: throttle solenoid, linkage, fuel filter',
     },
   },
   {
@@ -122,7 +171,6 @@ export const tripSteps: readonly TripStep[] = [
     stage: 'loading',
     title: 'Unit off while the doors stand open',
     how: 'Else it draws warm, wet air through the coil.',
-    caution: STARTS_BY_ITSELF,
   },
   {
     id: 'productTemperature',

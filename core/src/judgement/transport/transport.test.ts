@@ -41,12 +41,22 @@ describe('pre-cooling', () => {
 });
 
 describe('the steps', () => {
-  test('each stage has steps, ids are unlike, and hands are warned where they go in', () => {
+  test('each stage has steps, ids are unlike; that it starts by itself is said once, above them all', () => {
     for (const stage of tripStages)
       expect(stage === 'onTheWay' || tripSteps.some((s) => s.stage === stage)).toBe(true);
     expect(new Set(tripSteps.map((s) => s.id)).size).toBe(tripSteps.length);
-    for (const id of ['belts', 'oil', 'coolant', 'coils', 'unitOff'])
-      expect(tripSteps.find((s) => s.id === id)!.caution).toContain('starts by itself');
+    expect(tripSteps.filter((s) => s.caution?.includes('starts by itself'))).toEqual([]);
+    expect(tripSteps.find((s) => s.id === 'coolant')!.caution).toContain('hot cooling system');
+  });
+  test.each([
+    ['batteryVolts', 12.4, 14.1],
+    ['oilPressure', 90, 350],
+    ['coolantTemperature', 108, 85],
+    ['engineSpeed', 900, 2200],
+  ])('%s: %d is a fault with what to look at, %d is in order', (id, off, right) => {
+    const step = tripSteps.find((s) => s.id === id)!;
+    expect(valueOff(step, off)).toMatch(/: \w+/);
+    expect(valueOff(step, right)).toBeNull();
   });
   test('a battery that discharges with the engine running is a fault', () => {
     const amps = tripSteps.find((s) => s.id === 'batteryAmps')!;

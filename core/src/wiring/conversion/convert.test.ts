@@ -201,6 +201,7 @@ test('the two wires of a vehicle fridge’s thermostat carry the probe, and noth
 test('a cold control that stays is bridged', () => {
   const plan = convert(typical('cold-control-bridged'), family('brae-c'));
   expect(change(plan, 'jumper').map((w) => [w.from, w.to])).toContainEqual(['ST.com', 'ST.no']);
+  expect(plan.notes.join(' ')).toMatch(/Seal the hole.*Strap the new control/);
   expect(plan.gone).toEqual([]);
 });
 

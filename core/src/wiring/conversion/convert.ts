@@ -135,5 +135,18 @@ function bridgeOld(work: Work): void {
       colour: work.colour('hot'),
       stripMm: STRIP_MM,
     });
+    work.notes.push(...whereOldStays(work, nameOf(part)));
   }
+}
+
+/** Where the old control stays in its place the new one hangs beside it: what is left to be done by hand. Common practice. */
+function whereOldStays({ found }: Work, old: string): readonly string[] {
+  const light = found.parts.some((part) => part.kind === 'load' && part.role === 'light');
+  return [
+    `Seal the hole through which the new probe enters, inside and out: warm air drawn in ices there. ${old} keeps its own bulb where it is.`,
+    'Strap the new control up where it can be read, above the floor, clear of drips and of the compressor’s heat; probe leads apart from mains.',
+    ...(light
+      ? ['Lights and their switch stay on their own feed: try them with the new control off and on.']
+      : []),
+  ];
 }
