@@ -274,3 +274,21 @@ test('a defrost that its length switches off needs no coil probe', () => {
   expect(codes({})).toContain('endTemperatureWithoutCoilProbe');
   expect(codes({ 'defrost.maxDuration': min(0) })).not.toContain('endTemperatureWithoutCoilProbe');
 });
+
+test('slopes near 10 are a pair’s own; one near 10 beside one near 1 is a slipped point', () => {
+  const meter: UnitDescription = {
+    ...cooler,
+    application: 'heatMeter',
+    goods: 'nothing',
+    defrostMethod: 'none',
+    probes: ['supply', 'return'],
+  };
+  const slips = (supply: number, back: number) =>
+    check({ 'meter.supplySlope': supply, 'meter.returnSlope': back }, meter)
+      .filter((f) => f.code === 'decimalSlip')
+      .flatMap((f) => f.settings);
+  expect(slips(1.0079, 0.9964)).toEqual([]);
+  expect(slips(10.079, 9.964)).toEqual([]);
+  expect(slips(1.0079, 9.964)).toEqual(['meter.returnSlope']);
+  expect(slips(100.79, 9.964)).toContain('meter.supplySlope');
+});

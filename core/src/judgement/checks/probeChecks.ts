@@ -1,15 +1,27 @@
 import { sentence } from '../../foundation/sentences/index.ts';
 import { baseValue, isQuantity, printNumber, quantity } from '../../foundation/quantities/index.ts';
-import { settingOf } from '../../foundation/settings/index.ts';
+import { settingOf, type SettingValues } from '../../foundation/settings/index.ts';
 import type { Check, Finding } from './finding.ts';
 
-/** A slope far from 1 or an offset of many kelvins is most often a decimal point in the wrong place. */
-export const decimalSlip: Check = ({ values }) =>
-  (
+/** A slope may stray so far from what is usual, as a share. */
+const SLOPE_STRAYS = 0.15;
+
+/** Around what a heat meter's slopes stand: 1, or 10 where both do, by the signal of the instrument (common practice). */
+function usualSlope(values: SettingValues): 1 | 10 {
+  const pair = (['meter.supplySlope', 'meter.returnSlope'] as const).map((id) => values[id]);
+  return pair.every((slope) => typeof slope === 'number' && Math.abs(slope / 10 - 1) <= SLOPE_STRAYS)
+    ? 10
+    : 1;
+}
+
+/** A slope far from where its instrument has it or an offset of many kelvins is most often a decimal point in the wrong place. */
+export const decimalSlip: Check = ({ values }) => {
+  const slope = usualSlope(values);
+  return (
     [
-      ['probes.airSlope', 1, 0.15, null],
-      ['meter.supplySlope', 1, 0.15, null],
-      ['meter.returnSlope', 1, 0.15, null],
+      ['probes.airSlope', 1, SLOPE_STRAYS, null],
+      ['meter.supplySlope', slope, slope * SLOPE_STRAYS, null],
+      ['meter.returnSlope', slope, slope * SLOPE_STRAYS, null],
       ['probes.airOffset', 0, 6, 'K'],
       ['probes.coilOffset', 0, 6, 'K'],
       ['meter.supplyOffset', 0, 6, 'K'],
@@ -29,6 +41,7 @@ export const decimalSlip: Check = ({ values }) =>
       },
     ];
   });
+};
 
 /** An offset that stood in the old control and is gone in the new one. */
 export const offsetForgotten: Check = ({ values, found }) => {

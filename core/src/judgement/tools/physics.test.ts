@@ -175,3 +175,14 @@ describe('a heat meter', () => {
     expect(corrected({ slope: 1.002, offset: -0.2 }, 50)).toBeCloseTo(49.9, 9);
   });
 });
+
+test('a slope near 10 stands before a tenth of the degrees: the heat is that of a slope near 1 (closed form)', () => {
+  const reading = { flow: 1.2, supply: 64, return: 46, inReturn: true };
+  const near1 = meterHeat(reading, { slope: 1.0079, offset: 0.03 }, { slope: 0.9964, offset: -0.1 });
+  const near10 = meterHeat(reading, { slope: 10.079, offset: 0.03 }, { slope: 9.964, offset: -0.1 });
+  expect(near10.kilowatts).toBeCloseTo(near1.kilowatts, 9);
+  expect(near10.supply).toBeCloseTo(1.0079 * 64 + 0.03, 9);
+  // One alone near 10 is a slipped point, and shows as what it is.
+  const slipped = meterHeat(reading, { slope: 10.079, offset: 0.03 }, { slope: 0.9964, offset: -0.1 });
+  expect(slipped.supply).toBeGreaterThan(600);
+});

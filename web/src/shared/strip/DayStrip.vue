@@ -72,7 +72,7 @@ const lanes = computed<readonly StripLane[]>(() => {
   const first = props.others[0];
   const under = first ? lanesOf(first.result.series, end) : null;
   return shown.value.map((name) => ({
-    name: laneNames[name],
+    name: props.machine === 'engine' && name === 'compressor' ? 'Engine' : laneNames[name],
     fill: fills[name],
     own: own.get(name)!,
     under: under?.get(name) ?? [],

@@ -54,6 +54,11 @@ export const frostReport: ToolWork = (input, progress) => {
         : [
             'A good part of the coil has no frost at all: look at charge, expansion valve and distribution first. A sensor cannot mend that.',
           ]),
+      ...(input.unit.probes.includes('secondCoil')
+        ? [
+            'Of two coil sensors the one that calls for the defrost moves to the heaviest frost; the other stays where ice melts last, since the colder one ends the defrost.',
+          ]
+        : []),
       ...(typeof found !== 'string' && found.pattern === 'even'
         ? ['The frost is even: any place in the middle does.']
         : []),

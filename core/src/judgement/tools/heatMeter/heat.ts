@@ -25,12 +25,20 @@ export interface MeterHeat {
 
 /** No correction. */
 export const straight: SensorLine = { slope: 1, offset: 0 };
-/** What a reading becomes, °C. */
-export const corrected = (line: SensorLine, celsius: number): number => line.slope * celsius + line.offset;
+/** Slopes from here on stand near 10: the instrument's signal is a tenth of the degrees (common practice: slopes near 1 or near 10). */
+const TENTHS_FROM = 5;
+/** True where a pair belongs to an instrument whose slopes stand near 10: both do. One alone is a slipped point. */
+export const countsTenths = (supply: SensorLine, back: SensorLine): boolean =>
+  Math.min(Math.abs(supply.slope), Math.abs(back.slope)) >= TENTHS_FROM;
+
+/** What a signal becomes, °C: that of an instrument near 1 is the reading itself. */
+export const corrected = (line: SensorLine, signal: number): number => line.slope * signal + line.offset;
 
 /** Heat from flow and both temperatures: mass flow at the meter times the difference of enthalpies. */
 export function meterHeat(reading: MeterReading, supplyLine: SensorLine, returnLine: SensorLine): MeterHeat {
-  const [warm, cold] = [corrected(supplyLine, reading.supply), corrected(returnLine, reading.return)];
+  const each = countsTenths(supplyLine, returnLine) ? 0.1 : 1;
+  const warm = corrected(supplyLine, each * reading.supply);
+  const cold = corrected(returnLine, each * reading.return);
   const perSecond = (reading.flow / 3600) * waterDensity(reading.inReturn ? cold : warm);
   return {
     supply: warm,

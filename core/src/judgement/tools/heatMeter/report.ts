@@ -9,7 +9,7 @@ import {
   type ToolRow,
   type ToolWork,
 } from '../report.ts';
-import { meterHeat, straight, type MeterHeat, type SensorLine } from './heat.ts';
+import { countsTenths, meterHeat, straight, type MeterHeat, type SensorLine } from './heat.ts';
 
 /** A sensor’s correction further than this from none is not plausible, K at its reading (common practice: class B is 0.3 to 0.8 K). */
 const PLAUSIBLE_K = 2;
@@ -74,6 +74,11 @@ export const heatMeterReport: ToolWork = ({ values, found, facts, display }): To
         : `${power(was.kilowatts)} before, ${power(is.kilowatts)} after: ${Number.isNaN(change) ? 'no heat before' : `${change >= 0 ? '+' : '−'}${figure(Math.abs(change), '%')}`}. Note the instrument’s own figure at both moments; they must agree with these within a percent.`,
     words: [
       ...doubts,
+      ...(countsTenths(now.supply, now.return)
+        ? [
+            'Slopes near 10: the signal is a tenth of the degrees, and each slope stands before it. Both sensors of a pair have slopes of the same size.',
+          ]
+        : []),
       `Supply: ${digits(now.supply)}. Return: ${digits(now.return)}. Copy each digit by digit from its own tag, twice, under Prove, Probes; a slipped point is stopped there.`,
       `The two share the error of the difference: a tenth of a degree wrong on one is ${figure((0.1 / Math.max(0.1, Math.abs(is.difference))) * 100, '%')} of the heat here.`,
       'Each sensor belongs in a pocket of its own pipe, down to its bottom, the tip in the middle of the flow: the one of the pair that shares the pipe with the flow meter close behind it, the other in the other pipe, both cables as they came. On the outside of a pipe it reads low.',
