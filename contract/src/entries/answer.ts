@@ -1,6 +1,6 @@
-import { isQuantity, dimensionOf } from '@brine/core/foundation/quantities';
+import { dimensionOf, isQuantity, printFor, quantity } from '@brine/core/foundation/quantities';
 import type { SettingValue } from '@brine/core/foundation/settings';
-import { findQuestion, type QuestionId } from '@brine/core/judgement/survey';
+import { findQuestion, within, type QuestionId } from '@brine/core/judgement/survey';
 import { mixed } from 'yup';
 import { characters, judged, LONGEST_TEXT } from '../fields/index.ts';
 import { entry, type BodyOf } from './entry.ts';
@@ -43,9 +43,9 @@ function answerProblem(id: unknown, value: unknown): string | null {
     case 'yesNo':
       return typeof value === 'boolean' ? null : `${label} Expected yes or no`;
     case 'temperature':
-      return isQuantity(value) && dimensionOf(value.unit) === 'temperature'
+      return isQuantity(value) && dimensionOf(value.unit) === 'temperature' && within(value, form)
         ? null
-        : `${label} Expected a temperature such as 90F or 32C`;
+        : `${label} Expected a temperature such as 90F or 32C, from ${printFor(quantity(form.from, 'degC'), 'degC')} to ${printFor(quantity(form.to, 'degC'), 'degC')}`;
     case 'text':
       return typeof value === 'string' && characters(value) <= LONGEST_TEXT
         ? null

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { isQuantity, printNumber, valueIn } from '@brine/core/foundation/quantities';
+import { isQuantity, printFor, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
 import { answersOf } from '@brine/core/record/job';
-import type { Question } from '@brine/core/judgement/survey';
+import { within, type Question } from '@brine/core/judgement/survey';
 import type { Body } from '@brine/core/record/fold';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { readTemperature } from '../shared/display/readTemperature.ts';
@@ -26,10 +26,11 @@ const { text, settle } = useDraft(() => {
   return typeof value === 'string' ? value : '';
 });
 const problem = ref<string | null>(null);
+const isAmbient = computed(() => props.question.id === 'ambient');
 const placeholder = computed(() =>
   props.question.form.type === 'text'
     ? `for example ${props.question.form.example}`
-    : `for example 90 ${display.symbol}`,
+    : `for example ${display.show(quantity(isAmbient.value ? 32 : 5, 'degC'))}`,
 );
 const id = computed(() => `question-${props.question.id}`);
 
@@ -55,6 +56,11 @@ function takeText() {
   }
   const read = readTemperature(typed, display.unit);
   if (!read.ok) problem.value = read.problem;
+  const range = props.question.form;
+  if (read.ok && range.type === 'temperature' && !within(read.value, range)) {
+    const [low, high] = [range.from, range.to].map((c) => printFor(quantity(c, 'degC'), display.unit));
+    return void (problem.value = `${typed}: expected ${low} to ${high}.`);
+  }
   if (
     read.ok &&
     settle() &&

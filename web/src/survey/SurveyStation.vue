@@ -26,7 +26,7 @@ const box = computed(() => {
   const application = answers.value.get('application');
   return isApplication(application) ? boxFactsOf(job.state.value, application) : null;
 });
-const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five'];
+const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven'];
 const needed = computed(() => {
   const count = questions.value.filter((q) => q.required).length;
   return `${NUMBERS[count] ?? count} ${count === 1 ? 'answer' : 'answers'}`;

@@ -120,27 +120,16 @@ function supplyGaps(needs: UnitNeeds, definition: ControllerDefinition): readonl
     .map((e) => `${[e.volts].flat().join(' to ')} V ${e.kind.toUpperCase()}`)
     .join(' or ');
   const lacks = `takes ${wanted}; the cabinet has ${offered} ${kind.toUpperCase()}`;
-  const low = alike.find((e) => Math.max(...[e.volts].flat()) < Math.min(...needs.volts));
   const bridge: Bridge | null =
     alike.length === 0 || needs.dc
       ? null
-      : low
-        ? {
-            kind: Math.max(...[low.volts].flat()) < 50 ? 'transformer' : 'secondFeed',
-            words: feedWords(low.volts, needs.volts),
-          }
-        : {
-            kind: 'secondFeed',
-            words: `A feed of ${[alike[0]!.volts].flat().join(' to ')} V of its own, fused, with its own lock-out.`,
-          };
+      : { kind: 'transformer', words: transformerWords(alike[0]!.volts, needs.volts) };
   return [{ need: 'supply', lacks, bridge }];
 }
 
-function feedWords(volts: number | readonly number[], offered: readonly number[]): string {
-  const wanted = [volts].flat().join(' to ');
-  return Math.max(...[volts].flat()) < 50
-    ? `A transformer from ${offered[0]} V to ${wanted} V for the control alone.`
-    : `A second feed of ${wanted} V for the control, fused; both feeds are locked out before anything is touched.`;
+/** As it is planned in Wire: a transformer on the cabinet's own feed, so that one lock-out takes both. */
+function transformerWords(volts: number | readonly number[], offered: readonly number[]): string {
+  return `A transformer from ${offered[0]} V to ${[volts].flat()[0]} V for the control alone.`;
 }
 
 function outputGaps(needs: UnitNeeds, definition: ControllerDefinition, need: OutputNeed): readonly Gap[] {

@@ -2,7 +2,6 @@
 export type BridgeKind =
   | 'jumper'
   | 'contactor'
-  | 'secondFeed'
   | 'transformer'
   | 'otherRelay'
   | 'breakContact'
@@ -35,7 +34,6 @@ export interface Gap {
 export const bridgeCosts: Readonly<Record<BridgeKind, number>> = {
   jumper: 0.5,
   contactor: 8,
-  secondFeed: 7,
   transformer: 9,
   otherRelay: 6,
   breakContact: 3,

@@ -167,7 +167,10 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'regulation.setpointMin',
       value: quantity(lowest, band.setpoint.unit),
-      reason: sentence`The user may go ${quantity(band.setpoint.value - lowest, down.unit)} colder; ${describeSide('userRange', basis.side('userRange'))}.`,
+      reason:
+        lowest < band.setpoint.value
+          ? sentence`The user may go ${quantity(band.setpoint.value - lowest, down.unit)} colder; ${describeSide('userRange', basis.side('userRange'))}.`
+          : 'Not colder than the set point: the product or the coil stands no more.',
       school: 'userRange',
     },
     {

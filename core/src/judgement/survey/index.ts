@@ -1,1 +1,8 @@
-export { findQuestion, type Question, type QuestionId, questionsFor, schoolQuestions } from './questions.ts';
+export {
+  findQuestion,
+  type Question,
+  type QuestionId,
+  questionsFor,
+  schoolQuestions,
+  within,
+} from './questions.ts';

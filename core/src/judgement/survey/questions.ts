@@ -1,3 +1,4 @@
+import { baseValue, type Quantity } from '../../foundation/quantities/index.ts';
 import {
   compressorDuties,
   defrostMethods,
@@ -23,7 +24,8 @@ export type QuestionForm =
   | { readonly type: 'choice'; readonly options: Readonly<Record<string, string>> }
   | { readonly type: 'list'; readonly options: Readonly<Record<string, string>> }
   | { readonly type: 'yesNo' }
-  | { readonly type: 'temperature' }
+  /** From and to: what it can be at all, °C. */
+  | { readonly type: 'temperature'; readonly from: number; readonly to: number }
   | { readonly type: 'text'; readonly example: string };
 
 /** One question: its words, why it is asked, its form, and whether a plan needs it. */
@@ -55,6 +57,12 @@ export type QuestionId =
   | 'complaint'
   | `school.${SchoolId}`;
 
+/** True where a temperature is one that the question can be answered with. */
+export const within = (
+  value: Quantity,
+  { from, to }: { readonly from: number; readonly to: number },
+): boolean => baseValue(value) >= from - 1e-9 && baseValue(value) <= to + 1e-9;
+
 const names = (ids: readonly string[], table: Readonly<Record<string, string>>) =>
   Object.fromEntries(ids.map((id) => [id, table[id] ?? id]));
 
@@ -64,6 +72,8 @@ const methodNames = {
   electric: 'Electric heater',
   hotGas: 'Hot gas',
 };
+/** What anything is kept at, °C. */
+const keptAt = { from: -90, to: 95 } as const;
 const doorNames = { seldom: 'Seldom opened', normal: 'Normal', busy: 'Busy all day' };
 const dutyNames = {
   direct: 'A compressor of its own',
@@ -109,14 +119,14 @@ export const unitQuestions: readonly Question[] = [
     id: 'product.max',
     label: 'The warmest it may stand',
     why: 'Cut-in lies below it.',
-    form: { type: 'temperature' },
+    form: { type: 'temperature', ...keptAt },
     required: true,
   },
   {
     id: 'product.min',
     label: 'The coldest it may stand',
     why: 'Cut-out lies above it.',
-    form: { type: 'temperature' },
+    form: { type: 'temperature', ...keptAt },
     required: false,
   },
   {
@@ -193,7 +203,7 @@ export const unitQuestions: readonly Question[] = [
     id: 'ambient',
     label: 'How warm is it around the unit?',
     why: 'Design ambient of the box.',
-    form: { type: 'temperature' },
+    form: { type: 'temperature', from: -40, to: 60 },
     required: false,
   },
   {

@@ -198,6 +198,16 @@ describe('the survey asks what a kind of unit can answer', () => {
     });
   });
 
+  test('a tank is planned from what a tank is asked', () => {
+    const state = fold(
+      acceptedInOrder(
+        answers({ application: 'chilledWaterTank', goods: 'liveShellfish', probes: ['air'], heats: true }),
+      ),
+    );
+    expect(openQuestions(state)).toEqual([]);
+    expect(unitOf(state, 'tank', {})).toMatchObject({ defrostMethod: 'none', heats: true });
+  });
+
   test('limits that cannot both hold are said at their question', () => {
     const own = (min: number) =>
       fold(

@@ -77,7 +77,11 @@ function readSurvey(
   const fields = Object.fromEntries(plain.flatMap((id) => (answers.has(id) ? [[id, answers.get(id)]] : [])));
   const application = answers.get('application');
   const unasked =
-    isApplication(application) && isMachine(application) ? { goods: 'nothing', defrostMethod: 'none' } : {};
+    isApplication(application) && isMachine(application)
+      ? { goods: 'nothing', defrostMethod: 'none' }
+      : application === 'chilledWaterTank'
+        ? { defrostMethod: 'none' }
+        : {};
   const supplyText = answers.get('supply');
   const supply =
     typeof supplyText === 'string' ? readSupplyText(supplyText, application === 'vehicleFridge') : null;
