@@ -2,8 +2,8 @@
 import { computed, toRef } from 'vue';
 import { schools } from '@brine/core/foundation/unit';
 import type { ChosenValue } from '@brine/core/record/job';
-import { printFor } from '@brine/core/foundation/quantities';
-import { settingOf, type SettingValue } from '@brine/core/foundation/settings';
+import { isQuantity, printFor, quantity, valueIn } from '@brine/core/foundation/quantities';
+import { sameValue, settingOf, type SettingValue } from '@brine/core/foundation/settings';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { fanSettingOf } from '@brine/core/judgement/condenserFans';
 import { useJob } from '../shared/job/useJob.ts';
@@ -44,9 +44,15 @@ const choices = computed(() => {
 const held = computed(() => {
   const { inForce } = job.program.value;
   const value = job.replacement.value && inForce[fanSettingOf(inForce, props.chosen.setting)];
-  if (value === undefined || value === null) return null;
-  const shown = display.showSetting(props.chosen.setting, value);
-  return shown === display.showSetting(props.chosen.setting, props.chosen.value) ? null : shown;
+  if (value === undefined || value === null || sameValue(value, props.chosen.value)) return null;
+  const { chosen } = props;
+  // In the unit it was planned in: 120 s are no news beside 2 min.
+  const alike =
+    isQuantity(value) && isQuantity(chosen.value)
+      ? quantity(valueIn(value, chosen.value.unit), chosen.value.unit)
+      : value;
+  const shown = display.showSetting(chosen.setting, alike);
+  return shown === display.showSetting(chosen.setting, chosen.value) ? null : shown;
 });
 const isList = computed(() => Array.isArray(props.chosen.value));
 const choose = (event: Event) => {

@@ -11,7 +11,9 @@ import { units } from '../../../testing/runs.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { family } from '../../../testing/families.ts';
 import { plainUnit } from '../../../testing/units.ts';
+import { factsOfUnit } from '../../foundation/unit/index.ts';
 import { onControl } from './onControl.ts';
+import { condenserDay } from './unitDay.ts';
 import { judgement } from './verdict.ts';
 
 const { c, k, min } = { ...units, min: (value: number) => ({ value, unit: 'min' as const }) };
@@ -128,4 +130,13 @@ test('fans on a single relay are judged by the relay’s own settings (oracle: t
   const held = onControl(values, unit, controller).values;
   const after = judgement({ unit, values: { ...held, ...often.remedy.values }, controller, inEffect: true });
   expect(after.findings.map(({ code }) => code)).not.toContain('fansStartOften');
+});
+
+test('a condenser’s day is the one that its facts show: the survey’s ambient is its warmest air', () => {
+  const unit = plainUnit('condenserFans', { goods: 'nothing', probes: ['liquid'], ambient: c(32) });
+  const facts = factsOfUnit(unit);
+  expect([facts.outdoorLow, facts.outdoorHigh]).toEqual([22, 32]);
+  expect(condenserDay(unit, valuesOf(plan(unit)))!.outdoor).toEqual({ low: 22, high: 32 });
+  const measured = { ...unit, facts: { outdoorLow: 10 } };
+  expect(condenserDay(measured, valuesOf(plan(unit)))!.outdoor).toEqual({ low: 10, high: 32 });
 });

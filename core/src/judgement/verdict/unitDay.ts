@@ -1,5 +1,4 @@
 import { factsOfUnit, type Facts, type UnitDescription } from '../../foundation/unit/index.ts';
-import { isQuantity, baseValue } from '../../foundation/quantities/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import {
   condenserPlant,
@@ -53,25 +52,15 @@ export function condenserDay(unit: UnitDescription, values: SettingValues): Cond
     config && {
       config,
       plant: condenserPlant(condenserChoice(facts, unit.refrigerant ?? '')),
-      outdoor: outdoorOf(unit, facts),
+      outdoor: outdoorOf(facts),
       hours: 24,
       warmUpHours: WARM_UP_H,
     }
   );
 }
 
-/** A usual day swings by so much, K. */
-const SWING_K = 10;
-
-/** The air outdoors over the day: as it was stated, else around the ambient of the survey, else as usual. */
-function outdoorOf(unit: UnitDescription, facts: Facts): OutdoorDay {
-  const stated = unit.facts?.outdoorLow !== undefined || unit.facts?.outdoorHigh !== undefined;
-  if (!stated && isQuantity(unit.ambient)) {
-    const high = baseValue(unit.ambient);
-    return { low: high - SWING_K, high };
-  }
-  return {
-    low: Math.min(facts.outdoorLow, facts.outdoorHigh),
-    high: Math.max(facts.outdoorLow, facts.outdoorHigh),
-  };
-}
+/** The air outdoors over the day, whichever end was stated as which. */
+const outdoorOf = (facts: Facts): OutdoorDay => ({
+  low: Math.min(facts.outdoorLow, facts.outdoorHigh),
+  high: Math.max(facts.outdoorLow, facts.outdoorHigh),
+});

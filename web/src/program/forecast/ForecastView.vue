@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { UnitDescription } from '@brine/core/foundation/unit';
+import { boxFactIds, type UnitDescription } from '@brine/core/foundation/unit';
 import type { Variant } from '@brine/core/record/job';
 import { plantKindOf, type FaultKind, type Simulated } from '@brine/core/machines/simulation';
 import { faultsOf, unitScenario, whatIfsFor } from '@brine/core/judgement/tuning';
@@ -35,6 +35,7 @@ const machine = computed(() => {
   return plantKindOf(scenario);
 });
 const { runs, share, problem, stop } = useVariantRuns(chosen, scenarioOf, () => 30 * days.value);
+const ownSize = computed(() => boxFactIds.some((id) => props.unit.facts?.[id] !== undefined));
 const main = computed(() => runs.value.find((run) => run.id === 'set') ?? runs.value.at(-1) ?? null);
 const others = computed(() => runs.value.filter((run) => run !== main.value));
 const storage = computed(() => {
@@ -96,7 +97,7 @@ const dayNames = [1, 3, 7, 30] as const;
           ><span class="font-semibold text-ink">━ air</span>, <span class="text-cold">━ coil</span>,
           <span class="text-good">┅ product</span></template
         >
-        of {{ main?.name.toLowerCase()
+        : {{ main?.name.toLowerCase()
         }}<template v-if="others.length > 0"
           >, ┅ {{ machine === 'tank' ? 'water' : 'air' }} of the others; lower bars:
           {{ others[0]!.name.toLowerCase() }}</template
@@ -104,7 +105,7 @@ const dayNames = [1, 3, 7, 30] as const;
         {{
           machine === 'tank'
             ? 'Estimated for a tank of the water, chiller and room that stand under Tools'
-            : `Estimated for a ${applicationNames[unit.application].toLowerCase()} of usual size`
+            : `Estimated for a ${applicationNames[unit.application].toLowerCase()} ${ownSize ? 'of its own size' : 'of usual size'}`
         }}, after a day to settle.
       </p>
     </div>

@@ -30,7 +30,7 @@ onBeforeUnmount(() => observer.disconnect());
 
 const inUnit = (celsius: number) => valueIn(quantity(celsius, 'degC'), display.unit);
 const inCelsius = (shown: number) => valueIn(quantity(shown, display.unit), 'degC');
-const marks = computed(() => ruleMarks(props.values, props.findings));
+const marks = computed(() => ruleMarks(props.values, props.findings, props.unit?.application));
 const stretches = computed(() => ruleStretches(props.values, props.unit));
 /** The scale stands still while a flag is dragged: nothing jumps while you aim at it. */
 const held = ref<ReturnType<typeof ruleScale> | null>(null);

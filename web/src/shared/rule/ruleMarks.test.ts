@@ -74,3 +74,11 @@ describe('what stands on the rule', () => {
     }
   });
 });
+
+test('a tank has no fan and no coil to be flagged', () => {
+  const values = { ...freezer, 'fans.stopCoilTemperature': { value: 40, unit: 'degF' } } as typeof freezer;
+  const settings = (application?: 'chilledWaterTank') =>
+    ruleMarks(values, [], application).map((m) => m.setting);
+  expect(settings()).toContain('fans.stopCoilTemperature');
+  expect(settings('chilledWaterTank').filter((id) => /^(fans|defrost)\./.test(id))).toEqual([]);
+});

@@ -1,7 +1,7 @@
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
 import { alarmLimits, celsiusOf, switchingBand } from '@brine/core/foundation/regulation';
 import type { Sentence } from '@brine/core/foundation/sentences';
-import type { SettingId, SettingValues } from '@brine/core/foundation/settings';
+import type { Application, SettingId, SettingValues } from '@brine/core/foundation/settings';
 import type { Finding } from '@brine/core/judgement/checks';
 import { secondStage } from './secondStage.ts';
 import { typed, width } from './typedValues.ts';
@@ -23,8 +23,18 @@ export interface RuleMark {
   move(celsius: number, unit: TemperatureUnit): SettingValues;
 }
 
-/** Every temperature that regulates or limits, as flags. */
-export function ruleMarks(values: SettingValues, findings: readonly Finding[]): readonly RuleMark[] {
+/** Whether a unit has what a flag speaks of: a tank has no coil in air and no fan, whatever its control could do with them. */
+const belongs = (mark: RuleMark, application: Application | undefined): boolean =>
+  application !== 'chilledWaterTank' || !/^(fans|defrost)\./.test(mark.setting);
+
+/** Every temperature that regulates or limits in such a unit, as flags. */
+export const ruleMarks = (
+  values: SettingValues,
+  findings: readonly Finding[],
+  application?: Application,
+): readonly RuleMark[] => allMarks(values, findings).filter((mark) => belongs(mark, application));
+
+function allMarks(values: SettingValues, findings: readonly Finding[]): readonly RuleMark[] {
   const problemOf = (...ids: SettingId[]) =>
     findings.find((f) => f.severity === 'error' && f.settings.some((id) => ids.includes(id as SettingId)))
       ?.message ?? null;
