@@ -114,7 +114,7 @@ export const coreRooms = {
     'foundation/unit',
     'machines/tank',
   ],
-  'judgement/survey': ['foundation/settings', 'foundation/unit'],
+  'judgement/survey': ['foundation/quantities', 'foundation/settings', 'foundation/unit'],
   'judgement/tools': [
     'controllers/definitions',
     'controllers/translate',
@@ -247,6 +247,7 @@ export const coreRooms = {
     'judgement/survey',
     'judgement/tools',
     'judgement/transport',
+    'judgement/tuning',
     'judgement/verdict',
     'record/entries',
     'record/fold',

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import { answersOf } from '@brine/core/record/job';
+import { toolsFor } from '@brine/core/judgement/tools';
 import { type Finding, type Remedy } from '@brine/core/judgement/checks';
 import { switchingBand } from '@brine/core/foundation/regulation';
 import { fansInForce } from '@brine/core/machines/condenser';
@@ -51,6 +54,17 @@ const deduced = computed(() =>
     because,
   })),
 );
+/** A complaint of frost, and a control that could defrost by it, planned by hours. */
+const mayDemand = computed(() => {
+  const { unit, inForce } = program.value;
+  const complaint = answersOf(job.state.value).get('complaint');
+  return (
+    unit !== null &&
+    inForce['defrost.initiation'] !== 'demand' &&
+    /frost|\bic(e|y|ing)/i.test(typeof complaint === 'string' ? complaint : '') &&
+    toolsFor({ unit, values: inForce, definition: job.replacement.value }).includes('frost')
+  );
+});
 const lost = computed(() => program.value.lost.length);
 const notStated = computed(() => program.value.notStated.map((id) => settingOf(id).label.toLowerCase()));
 </script>
@@ -81,6 +95,14 @@ const notStated = computed(() => program.value.notStated.map((id) => settingOf(i
       :editable="session.mayWrite && !judging"
       @take="(remedy, finding) => $emit('take', remedy, finding)"
     />
+    <p
+      v-if="mayDemand"
+      class="border-l-4 border-hairline bg-band px-3 py-2 text-[14.5px]"
+      data-test="may-demand"
+    >
+      The complaint speaks of frost, and this control can defrost on demand; it is planned by hours.
+      <RouterLink class="link" :to="`/jobs/${job.id}/program/tools`">What demand would save</RouterLink>
+    </p>
     <div v-if="words">
       <h3>Into the menu of the {{ job.replacement.value?.family }}</h3>
       <ol class="mt-1 list-decimal pl-5">

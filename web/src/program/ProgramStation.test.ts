@@ -23,3 +23,12 @@ test('in error: with the stream refused the station stays, and nothing is thrown
   });
   expect(page.text()).toMatch(/No plan yet/);
 });
+
+test('who never chose degrees reads those of the people at the unit', async () => {
+  const celsius = surveyed.map((body) =>
+    body.kind === 'answer' && body.question === 'displayUnit' ? { ...body, value: 'celsius' } : body,
+  );
+  // The company reads °F.
+  const page = await mountPage(inJob(ProgramStation), { answers: jobAnswers(celsius) });
+  expect(page.text()).toMatch(/Cut-in at 4 °C/);
+});

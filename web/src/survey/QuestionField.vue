@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { isQuantity, printFor, printNumber, quantity, valueIn } from '@brine/core/foundation/quantities';
+import { plateAgainst, readPlate } from '@brine/core/foundation/unit';
 import { answersOf } from '@brine/core/record/job';
 import { within, type Question } from '@brine/core/judgement/survey';
 import type { Body } from '@brine/core/record/fold';
@@ -34,6 +35,15 @@ const placeholder = computed(() =>
 );
 const id = computed(() => `question-${props.question.id}`);
 
+/** What the unit's plate says of this, where it is not answered so: said once, it need not be typed again. */
+const plate = computed(() => {
+  const text = job.job.value?.unit.plate ?? '';
+  const question = props.question.id;
+  if (question !== 'supply' && question !== 'refrigerant') return null;
+  return typeof answer.value === 'string' && answer.value !== ''
+    ? plateAgainst(text, question, answer.value)
+    : (readPlate(text)[question] ?? null);
+});
 const say = (value: Body<'answer'>['value']) =>
   job.write({ kind: 'answer', question: props.question.id, value });
 function choose(event: Event) {
@@ -148,6 +158,12 @@ function takeText() {
         <span v-if="form === 'temperature'" class="text-soft">{{ display.symbol }}</span>
       </div>
       <p v-if="problem" class="problem mt-1">{{ problem }}</p>
+      <p v-if="plate" class="mt-1 text-[14px]" data-test="plate-says">
+        The plate says {{ plate }}{{ answer ? ': which is right?' : '.' }}
+        <button v-if="session.mayWrite" type="button" class="link" @click="say(plate)">
+          Take {{ plate }}
+        </button>
+      </p>
     </div>
   </div>
 </template>

@@ -34,6 +34,13 @@ const findings = computed(() => (wiring.value.found ? findingsOf(wiring.value.fo
         <strong class="font-semibold">Cannot be drawn yet. </strong>{{ wiring.problem.field }}:
         {{ wiring.problem.message }}.
       </p>
+      <p
+        v-if="wiring.supplyQuestion"
+        class="border-l-4 border-amber bg-amber-wash px-3 py-2"
+        data-test="supply-question"
+      >
+        <strong class="font-semibold">Two answers. </strong>{{ wiring.supplyQuestion }}
+      </p>
       <div class="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <FoundWires :editable="session.mayWrite" />
         <div class="flex flex-col gap-6">

@@ -5,6 +5,7 @@ export { boxFactIds, type BoxFactId } from './facts/boxFacts.ts';
 export { shownUnitOfFact } from './facts/customary.ts';
 export { goods, type Goods, type GoodsId, goodsOf, type OwnProduct } from './goods.ts';
 export { describeSide, type SchoolId, schools, sideOf, type Sides } from './schools.ts';
+export { plateAgainst, readPlate } from './plate.ts';
 export { readSupplyText } from './supplyText.ts';
 export {
   compressorDuties,

@@ -176,3 +176,11 @@ describe('a mechanical control', () => {
 
   test('with cut-in below cut-out it means nothing', () => expect(meaning(band(34, 36))).toBeUndefined());
 });
+
+test('survey and circuit that name different volts are asked about, the same volts are not', () => {
+  const supply = (value: string): EntryBody => ({ kind: 'answer', question: 'supply', value });
+  // A battery is no mains: the circuit stays as it is drawn, and the two are held against each other.
+  expect(wiring(timer, supply('24 VDC')).w.supplyQuestion).toContain('The survey says 24 V');
+  expect(wiring(timer, supply('208 V')).w.supplyQuestion).toBeNull();
+  expect(wiring(timer).w.supplyQuestion).toBeNull();
+});

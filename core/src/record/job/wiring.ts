@@ -3,7 +3,7 @@ import type { ControllerDefinition } from '../../controllers/definitions/index.t
 import { isFileProblem, type FileProblem } from '../../foundation/files/index.ts';
 import { Bench, groundsOf, meterUnitOf, placeStands, type Reading } from '../../wiring/readings/index.ts';
 import { atVolts, blankCircuits, onValve, typicalConversion } from '../../wiring/typical/index.ts';
-import { convert, type ConversionPlan } from '../../wiring/conversion/index.ts';
+import { convert, offeredVolts, type ConversionPlan } from '../../wiring/conversion/index.ts';
 import { findingsOf } from '../../wiring/findings/index.ts';
 import { fit, needsOf, type Fit, type UnitLoad, type UnitNeeds } from '../../judgement/fit/index.ts';
 import { judgeReading } from '../../wiring/meter/index.ts';
@@ -59,6 +59,8 @@ export interface JobWiring {
   /** The circuit as found; null while nothing is traced or it cannot be. */
   readonly found: Circuit | null;
   readonly problem: FileProblem | null;
+  /** Volts that survey and circuit say differently, as a question; null where they agree or one says nothing. */
+  readonly supplyQuestion: string | null;
   readonly needs: UnitNeeds | null;
   readonly fit: Fit | null;
   readonly plan: ConversionPlan | null;
@@ -144,6 +146,7 @@ export function wiringOf(
     measures: measuresOf(state),
     found,
     problem,
+    supplyQuestion: supplyQuestion(unit, found),
     needs,
     fit: needs && replacement ? (fit(needs, [replacement])[0] ?? null) : null,
     plan,
@@ -155,6 +158,17 @@ export function wiringOf(
     pictures: allStanding(state, 'picture').filter((picture) => picture.gone !== true),
   };
 }
+
+/** Volts of the survey that no pair of lines of the circuit has. */
+function supplyQuestion(unit: UnitDescription | null, found: Circuit | null): string | null {
+  const said = unit?.supply?.volts;
+  const offered = found ? offeredVolts(found) : [];
+  if (said === undefined || offered.length === 0) return null;
+  if (offered.some((volts) => Math.abs(volts / said - 1) < SAME_VOLTS)) return null;
+  return `The survey says ${said} V, the circuit as found has ${offered.map((v) => `${v} V`).join(' or ')}: which is right? Meter it before anything is planned on it.`;
+}
+/** Volts that differ by less are one supply, as a share (common practice: ±10 %). */
+const SAME_VOLTS = 0.1;
 
 /** The circuit a tracing begins from, typical or empty. */
 export function baseCircuit(id: string): Circuit | null {

@@ -12,10 +12,12 @@ const THEME = 'brine-theme';
 export const useDisplay = defineStore('display', () => {
   const session = useSession();
   const chosen = ref<TemperatureUnit | null>(read(UNIT, ['degC', 'degF']));
+  /** Degrees that people read at the unit of the job on this page; nobody has to switch for them. */
+  const ofTheJob = ref<TemperatureUnit | null>(null);
   const theme = ref<'paper' | 'box'>(read(THEME, ['paper', 'box']) ?? 'paper');
 
   const unit = computed<TemperatureUnit>(
-    () => chosen.value ?? (session.company?.displayUnit === 'celsius' ? 'degC' : 'degF'),
+    () => chosen.value ?? ofTheJob.value ?? (session.company?.displayUnit === 'celsius' ? 'degC' : 'degF'),
   );
   const symbol = computed(() => (unit.value === 'degF' ? '°F' : '°C'));
   const otherSymbol = computed(() => (unit.value === 'degF' ? '°C' : '°F'));
@@ -37,7 +39,7 @@ export const useDisplay = defineStore('display', () => {
   const words = (sentence: Sentence) => inWords(sentence, unit.value);
   const showSetting = (id: SettingId, value: SettingValue) => printValue(settingOf(id), value, unit.value);
 
-  return { unit, symbol, otherSymbol, theme, switchUnit, switchTheme, show, words, showSetting };
+  return { unit, ofTheJob, symbol, otherSymbol, theme, switchUnit, switchTheme, show, words, showSetting };
 });
 
 function read<Choice extends string>(key: string, choices: readonly Choice[]): Choice | null {

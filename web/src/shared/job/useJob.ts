@@ -1,4 +1,4 @@
-import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue';
+import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue';
 import { conflictsOf, fold, standing, type Conflict, type JobState } from '@brine/core/record/fold';
 import {
   programOf,
@@ -48,6 +48,12 @@ export function openJob(id: string) {
       companyDefaults: session.company?.schools ?? {},
     }),
   );
+  watch(
+    () => program.value.unit?.displayUnit,
+    (read) => (display.ofTheJob = read === undefined ? null : read === 'celsius' ? 'degC' : 'degF'),
+    { immediate: true },
+  );
+  onScopeDispose(() => (display.ofTheJob = null));
   const wiring = computed<JobWiring>(() => wiringOf(state.value, program.value.unit, replacement.value));
   const proving = computed<Proving>(() =>
     provingOf(state.value, program.value, wiring.value, replacement.value, null, display.unit),
