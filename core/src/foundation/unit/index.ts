@@ -3,7 +3,7 @@ export { factsOfUnit } from './facts/factsOfUnit.ts';
 export { type ToolFactId, type ToolFacts, usualToolFacts } from './facts/toolFacts.ts';
 export { boxFactIds, type BoxFactId } from './facts/boxFacts.ts';
 export { shownUnitOfFact } from './facts/customary.ts';
-export { goods, type Goods, type GoodsId, goodsOf, type OwnProduct } from './goods.ts';
+export { goods, type Goods, type GoodsId, goodsOf } from './goods.ts';
 export { describeSide, type SchoolId, schools, sideOf, type Sides } from './schools.ts';
 export { plateAgainst, readPlate } from './plate.ts';
 export { readSupplyText } from './supplyText.ts';
@@ -14,7 +14,6 @@ export {
   doorUses,
   type ProbeRole,
   probeRoleNames,
-  type ProbePlace,
   probePlaces,
   probeRoles,
   readUnit,
