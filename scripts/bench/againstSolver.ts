@@ -1,11 +1,5 @@
 import { Solver } from 'odex';
-import {
-  BoxFlows,
-  boxWork,
-  restingBox,
-  stepBox,
-  type BoxDrive,
-} from '@brine/core/machines/box';
+import { BoxFlows, boxWork, restingBox, stepBox, type BoxDrive } from '@brine/core/machines/box';
 import { beginsAt, boxOfScenario, type Scenario } from '@brine/core/machines/simulation';
 import { asVector } from '../../core/testing/boxRates.ts';
 import { driveSegments } from '../../core/testing/driveSegments.ts';
