@@ -15,7 +15,7 @@ import {
   intervalTooShort,
   offCycleBelowFreezing,
 } from './defrostChecks.ts';
-import { fanNeverWaits, fansBlowHeat, offCycleWithoutFan } from './fanChecks.ts';
+import { fanNeverWaits, fansBlowHeat, fansStandInDefrost, offCycleWithoutFan } from './fanChecks.ts';
 import { bySeverity, type Check, type Finding } from './finding.ts';
 import { notInForce, withoutItsProbe } from './forceChecks.ts';
 import { decimalSlip, offsetForgotten } from './probeChecks.ts';
@@ -46,6 +46,7 @@ const checks: readonly Check[] = [
   offCycleBelowFreezing,
   fanRestartAboveFanStop,
   fansBlowHeat,
+  fansStandInDefrost,
   offCycleWithoutFan,
   fanNeverWaits,
   defrostTooSeldom,

@@ -42,6 +42,26 @@ export const fansBlowHeat: Check = ({ values }) => {
   ];
 };
 
+/** A defrost that a control cannot do without stops the fans of a condenser: the pressure climbs meanwhile. */
+export const fansStandInDefrost: Check = ({ values, unit }) => {
+  const length = secondsOf(values, 'defrost.maxDuration');
+  if (unit?.application !== 'condenserFans' || values['condenser.setpoint'] !== undefined) return [];
+  if (length === 0 || values['defrost.method'] === 'none' || values['defrost.initiation'] === 'manual')
+    return [];
+  const every = values['defrost.interval'];
+  return [
+    {
+      code: 'fansStandInDefrost',
+      severity: length > LONG_STAND_S ? 'warning' : 'note',
+      settings: ['defrost.maxDuration', 'defrost.interval'],
+      message: sentence`This control goes on defrosting: ${isQuantity(every) ? sentence`every ${every} ` : ''}the fans stand for ${Math.round(length / 60)} min and the pressure climbs. Shortest length, longest interval; or a control that knows none.`,
+      numbers: { seconds: length },
+    },
+  ];
+};
+/** Fans of a condenser may stand so long before the high-pressure cut-out is near, s. Ours. */
+const LONG_STAND_S = 120;
+
 /** A wait of no time beside a coil temperature to wait for: the fan never waits. */
 export const fanNeverWaits: Check = ({ values }) => {
   const delay = values['fans.delayAfterDrain'];

@@ -57,5 +57,16 @@ export function asOneRelayFans(
     'compressor.onProbeFault': 'run',
     'defrost.method': 'none',
     'defrost.maxDuration': quantity(0, 'min'),
+    // Where that cannot be, the fans stand as seldom as the control allows.
+    ...(!endsAtNothing(target) && { 'defrost.interval': quantity(LONGEST_H, 'h') }),
   };
+}
+
+/** Longer than any control counts, h. */
+const LONGEST_H = 240;
+
+/** Whether a defrost of no length, which is none, can be set; true where nothing is set of its length. */
+function endsAtNothing({ parameters }: ControllerDefinition): boolean {
+  const length = parameters.find((p) => p.setting === 'defrost.maxDuration')?.encoding;
+  return length?.type !== 'number' || length.min <= 0;
 }

@@ -140,3 +140,17 @@ test('a condenser’s day is the one that its facts show: the survey’s ambient
   const measured = { ...unit, facts: { outdoorLow: 10 } };
   expect(condenserDay(measured, valuesOf(plan(unit)))!.outdoor).toEqual({ low: 10, high: 32 });
 });
+
+test('a control that cannot do without a defrost stops a condenser’s fans as seldom as it can, and it is said', () => {
+  const unit = plainUnit('condenserFans', { goods: 'nothing', probes: ['liquid'], ambient: c(25) });
+  const controller = family('taing-s');
+  const length = controller.parameters.find((p) => p.setting === 'defrost.maxDuration')!.encoding;
+  const interval = controller.parameters.find((p) => p.setting === 'defrost.interval')!.encoding;
+  if (length.type !== 'number' || interval.type !== 'number') throw new Error('expected numbers');
+  const { values } = onControl(valuesOf(plan(unit)), unit, controller);
+  // Oracle: the ends of its own codes.
+  expect(values['defrost.maxDuration']).toMatchObject({ value: length.min });
+  expect(values['defrost.interval']).toMatchObject({ value: interval.max });
+  const codes = judgement({ unit, values, controller, inEffect: true }).findings.map((f) => f.code);
+  expect(codes).toContain('fansStandInDefrost');
+});
