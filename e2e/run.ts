@@ -8,6 +8,7 @@ import { keptEntries } from './keptEntries.e2e.ts';
 import { logAway } from './logAway.e2e.ts';
 import { bookletPdf, bookletPhoto } from './bookletFiles.e2e.ts';
 import { ownControl } from './ownControl.e2e.ts';
+import { ownSurvey } from './ownSurvey.e2e.ts';
 import { ownPhone } from './ownPhone.e2e.ts';
 import { ownTools } from './tools.e2e.ts';
 import { trip } from './trip.e2e.ts';
@@ -40,6 +41,7 @@ const tests = [
   writing,
   compare,
   ownControl,
+  ownSurvey,
   ownPhone,
   bookletPdf,
   bookletPhoto,

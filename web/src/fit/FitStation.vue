@@ -73,6 +73,6 @@ useJumpTargets(() =>
         @pick="pick"
       />
     </section>
-    <FitDetail v-if="here" ref="detail" :row="here" />
+    <FitDetail v-if="here" :key="here.fit.id" ref="detail" :row="here" />
   </div>
 </template>
