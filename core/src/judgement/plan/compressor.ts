@@ -29,7 +29,8 @@ function rests(basis: PlanBasis): readonly Draft[] {
     ];
   const pumpsDown = basis.unit.compressor === 'pumpDown';
   const side = basis.side('restartProtection');
-  const rest = side === 'long' ? 5 : 3;
+  const plate = basis.application === 'vehicleFridge' && !basis.goods.frozen;
+  const rest = side === 'long' || plate ? 5 : 3;
   const kept =
     side === 'none'
       ? ` No minimum off time was requested, but ${pumpsDown ? 'each opening of the valve starts a compressor' : 'this relay switches a compressor'}: 3 min stays.`
@@ -38,9 +39,11 @@ function rests(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'compressor.minOffTime',
       value: minutes(rest),
-      reason: pumpsDown
-        ? `The relay opens a solenoid valve; the unit starts when suction pressure rises and pumps down when it shuts. Each call is a start all the same; ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`
-        : `Pressures equalise in 2 to 3 min (small capillary units 5); ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`,
+      reason: plate
+        ? 'A plate ices where the off-cycle is short: five minutes let its ice melt off, and pressures equalise.'
+        : pumpsDown
+          ? `The relay opens a solenoid valve; the unit starts when suction pressure rises and pumps down when it shuts. Each call is a start all the same; ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`
+          : `Pressures equalise in 2 to 3 min (small capillary units 5); ${describeSide('restartProtection', side === 'none' ? 'short' : side)}.${kept}`,
       school: 'restartProtection',
     },
     {

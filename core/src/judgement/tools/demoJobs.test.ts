@@ -91,6 +91,7 @@ const kinds: readonly (readonly [string, ToolId])[] = [
   ['tank', 'water'],
   ['tank', 'stages'],
   ['ferry', 'glass'],
+  ['ferry', 'periods'],
   ['flowers', 'presets'],
   ['creamery', 'rack'],
   ['milk-heater', 'heatMeter'],

@@ -5,7 +5,7 @@ import { boxOf } from '../../machines/box/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import { batteryDays } from './battery/days.ts';
 import { usualToolFacts } from '../../foundation/unit/index.ts';
-import { coolingForInterval, cycleMinutes, cyclesPerDay, startsOfDay } from './glass/cycle.ts';
+import { coolingForInterval, cycleMinutes, cyclesPerDay, startsOfDay } from './periods/cycle.ts';
 import { dewPoint, glassSurface, heaterNeeded, sweatsFrom } from './glass/sweat.ts';
 import { corrected, meterHeat, straight } from './heatMeter/heat.ts';
 import { waterDensity, waterEnthalpy } from './heatMeter/water.ts';

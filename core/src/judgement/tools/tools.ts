@@ -1,12 +1,13 @@
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { settingsOf, type ControllerDefinition } from '../../controllers/definitions/index.ts';
-import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
+import { isMachine, type SettingId, type SettingValues } from '../../foundation/settings/index.ts';
 import { batteryReport } from './battery/report.ts';
 import type { ToolFactId } from '../../foundation/unit/index.ts';
 import { frostReport } from './frost/report.ts';
 import { glassReport } from './glass/report.ts';
 import { heatMeterReport } from './heatMeter/report.ts';
 import { humidityReport } from './humidity/report.ts';
+import { periodsReport } from './periods/report.ts';
 import { pharmacyReport } from './pharmacy/report.ts';
 import { presetsReport } from './presets/report.ts';
 import { rackReport } from './rack/report.ts';
@@ -23,6 +24,7 @@ export const toolIds = [
   'battery',
   'humidity',
   'glass',
+  'periods',
   'pharmacy',
   'rack',
   'frost',
@@ -48,6 +50,17 @@ export interface Tool {
 
 const has = (definition: ControllerDefinition | null, id: SettingId) =>
   definition?.parameters.some((p) => settingsOf(p).includes(id)) ?? false;
+
+/** Whether a control counts a cooling period: as a fact of it, or by one of its options. */
+const countsCooling = (definition: ControllerDefinition | null): boolean =>
+  definition?.fixed?.['defrost.initiation'] === 'coolingTime' ||
+  (definition?.parameters.some(
+    ({ setting, encoding }) =>
+      setting === 'defrost.initiation' &&
+      encoding.type === 'choice' &&
+      encoding.options.some((option) => option.means === 'coolingTime'),
+  ) ??
+    false);
 
 /** Every tool that only some kinds of job need. */
 export const tools: Readonly<Record<ToolId, Tool>> = {
@@ -103,11 +116,21 @@ export const tools: Readonly<Record<ToolId, Tool>> = {
     work: humidityReport,
   },
   glass: {
-    name: 'Glass and periods',
-    question: 'Which cooling and defrost periods, does the glass sweat, what does the night save?',
+    name: 'Glass',
+    question: 'Does the glass sweat, what do doors bring, what does the night save?',
     facts: ['roomHumidity', 'glassConductance', 'glassHeater', 'setbackFrom', 'setbackTo'],
     belongs: ({ unit }) => unit.application === 'merchandiser',
     work: glassReport,
+  },
+  periods: {
+    name: 'Periods',
+    question: 'Which cooling period and which defrost period?',
+    facts: [],
+    belongs: ({ unit, values, definition }) =>
+      !isMachine(unit.application) &&
+      unit.defrostMethod !== 'none' &&
+      (values['defrost.initiation'] === 'coolingTime' || countsCooling(definition)),
+    work: periodsReport,
   },
   pharmacy: {
     name: 'Medicine',

@@ -1,36 +1,13 @@
 import { AIR_HEAT, JOULES_PER_KWH, SECONDS_PER_DAY, VAPORISATION } from '../../../foundation/limits/index.ts';
-import { clockWords, baseValue, isQuantity, quantity } from '../../../foundation/quantities/index.ts';
+import { baseValue, clockWords, isQuantity } from '../../../foundation/quantities/index.ts';
 import { boxOf, doorFlow, humidityRatio, templates } from '../../../machines/box/index.ts';
-import { doorOf, simulate, UnitRun, type Scenario, type Spread } from '../../../machines/simulation/index.ts';
-import type { SettingValues } from '../../../foundation/settings/index.ts';
+import { doorOf, UnitRun, type Scenario } from '../../../machines/simulation/index.ts';
 import { unitScenario } from '../../tuning/index.ts';
-import {
-  figure,
-  goodsHold,
-  shownCelsius,
-  shownKelvin,
-  tryAll,
-  type ToolInput,
-  type ToolRow,
-  type ToolWork,
-} from '../report.ts';
-import { coolingForInterval, cycleMinutes, cyclesPerDay, startsOfDay, type PeriodCycle } from './cycle.ts';
+import { figure, shownCelsius, shownKelvin, type ToolInput, type ToolWork } from '../report.ts';
 import { dewPoint, glassSurface, heaterNeeded, sweatsFrom } from './sweat.ts';
 
-const triedCooling = [180, 240, 360, 480];
-const triedDefrost = [20, 30, 45];
-
-interface Trial {
-  readonly cycle: PeriodCycle;
-  readonly ice: number;
-  /** From what on ice counts on this coil, kg. */
-  readonly noticed: number;
-  readonly product: Spread;
-  readonly share: number;
-}
-
-/** A glass-door merchandiser or vending machine: periods of cooling and defrost, sweat on the glass, what doors bring, the night. */
-export const glassReport: ToolWork = (input, progress) => {
+/** A glass-door merchandiser or vending machine: sweat on the glass, what doors bring, the night. */
+export const glassReport: ToolWork = (input) => {
   const { unit, values, facts, display } = input;
   const base = unitScenario(unit, values, { hours: 48 });
   if (typeof base === 'string') return base;
@@ -50,94 +27,18 @@ export const glassReport: ToolWork = (input, progress) => {
   const wet = surface < dew;
   const needed = heaterNeeded(front, relative);
 
-  const grid = triedCooling.flatMap((cooling) => triedDefrost.map((defrost) => ({ cooling, defrost })));
-  const trials = tryAll(
-    grid,
-    (cycle) => tryCycle(scenario, cycle),
-    (share) => progress(share * 0.8),
-  );
-  if (trials === null || typeof trials === 'string') return trials;
-  const holds = (t: Trial) => t.ice <= t.noticed && goodsHold(t.product, base.storage);
-  const best = trials.filter(holds).toSorted((a, b) => a.share - b.share)[0];
-  const rows = trials.map((t): ToolRow => ({
-    id: `${t.cycle.cooling}:${t.cycle.defrost}`,
-    cells: [
-      `${t.cycle.cooling} + ${t.cycle.defrost} min`,
-      `${figure(cyclesPerDay(t.cycle), '')}, every ${figure(cycleMinutes(t.cycle), 'min', 0)}`,
-      t.ice > t.noticed ? `${figure(t.ice * 1000, 'g', 0)} of ice left` : 'clear',
-      c(t.product.max),
-    ],
-    best: t === best,
-    off: !holds(t),
-    values: cycleValues(t.cycle),
-    why: `${t.cycle.cooling} min of cooling and ${t.cycle.defrost} min of defrost: coil clear, product at most ${c(t.product.max)} in two simulated days`,
-  }));
-  const set = setCycle(values);
   return {
     answer: wet
       ? `The glass sweats: ${c(surface)} on the outside, dew point of the room ${c(dew)}. ${figure(needed, 'W/m²', 0)} of glass heater would keep it dry, or the room below ${figure(sweatsFrom(front) * 100, '%', 0)}.`
       : `The glass stays dry: ${c(surface)} on the outside, dew point of the room ${c(dew)}; it sweats from ${figure(sweatsFrom(front) * 100, '%', 0)} of humidity.`,
     words: [
-      set
-        ? `In the unit: ${set.cooling} min of cooling, then ${set.defrost} min of defrost: every ${cycleMinutes(set)} min, ${figure(cyclesPerDay(set), 'a day')}; from 06:00 at ${startsOfDay(
-            set,
-            360,
-          )
-            .map((minutes) => clockWords(60 * minutes))
-            .join(
-              ', ',
-            )}. Counted as a clock interval the same would be ${cycleMinutes(set)} min, not ${set.cooling}; an interval of ${set.cooling} min between starts is ${coolingForInterval(set.cooling, set.defrost)} min of cooling.`
-        : 'Defrost is not counted by a cooling period here.',
       doorWords(input, room, relative),
       'The old cold control is bridged and the new control put into the compressor’s feed: its contact opens what the cold control opened, its supply is tapped before it. Fit and Wire draws it.',
       setbackWords(input, scenario),
     ],
-    tables: [
-      {
-        id: 'periods',
-        title: 'Cooling period and defrost period, two days each',
-        heads: ['Periods', 'Defrosts a day', 'Coil', 'Product at most'],
-        rows,
-      },
-    ],
+    tables: [],
   };
 };
-
-function cycleValues({ cooling, defrost }: PeriodCycle): SettingValues {
-  return {
-    'defrost.method': 'offCycle',
-    'defrost.initiation': 'coolingTime',
-    'defrost.interval': quantity(cooling, 'min'),
-    'defrost.maxDuration': quantity(defrost, 'min'),
-  };
-}
-
-/** The periods as set; null where defrost is not counted so. */
-function setCycle(values: SettingValues): PeriodCycle | null {
-  const [interval, longest] = [values['defrost.interval'], values['defrost.maxDuration']];
-  if (values['defrost.initiation'] !== 'coolingTime' || !isQuantity(interval) || !isQuantity(longest))
-    return null;
-  return { cooling: Math.round(baseValue(interval) / 60), defrost: Math.round(baseValue(longest) / 60) };
-}
-
-function tryCycle(scenario: Scenario, cycle: PeriodCycle): Trial {
-  const defrost = {
-    ...scenario.config.defrost,
-    method: 'offCycle' as const,
-    initiation: 'coolingTime' as const,
-    interval: cycle.cooling * 60,
-    maxDuration: cycle.defrost * 60,
-    byTemperature: false,
-  };
-  const { figures } = simulate({ ...scenario, config: { ...scenario.config, defrost } }, { stride: 5 })!;
-  return {
-    cycle,
-    ice: figures.iceLeftAfterDefrost ?? figures.iceGrown,
-    noticed: figures.iceNoticed,
-    product: figures.product,
-    share: figures.defrostPercent,
-  };
-}
 
 /** Heat and water that the openings of a day bring in. */
 function doorWords({ unit }: ToolInput, room: number, relative: number): string {
