@@ -2,12 +2,11 @@
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { answersOf } from '@brine/core/record/job';
-import { toolsFor } from '@brine/core/judgement/tools';
 import { type Finding, type Remedy } from '@brine/core/judgement/checks';
 import { switchingBand } from '@brine/core/foundation/regulation';
 import { fansInForce } from '@brine/core/machines/condenser';
 import { isMachine, settingOf } from '@brine/core/foundation/settings';
-import { panelOf } from '@brine/core/controllers/definitions';
+import { panelOf, settingsOf } from '@brine/core/controllers/definitions';
 import { deedWords, panelWords } from '@brine/core/controllers/panel';
 import { printFor, quantity } from '@brine/core/foundation/quantities';
 import type { JudgedFinding } from '@brine/core/judgement/verdict';
@@ -62,7 +61,10 @@ const mayDemand = computed(() => {
     unit !== null &&
     inForce['defrost.initiation'] !== 'demand' &&
     /frost|\bic(e|y|ing)/i.test(typeof complaint === 'string' ? complaint : '') &&
-    toolsFor({ unit, values: inForce, definition: job.replacement.value }).includes('frost')
+    unit.probes.includes('coil') &&
+    (job.replacement.value?.parameters ?? []).some((parameter) =>
+      settingsOf(parameter).includes('defrost.demandTemperatureDifference'),
+    )
   );
 });
 const lost = computed(() => program.value.lost.length);
