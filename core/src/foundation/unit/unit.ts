@@ -14,6 +14,7 @@ export const doorUses = ['seldom', 'normal', 'busy'] as const;
 export type DoorUse = (typeof doorUses)[number];
 
 export const probePlaces = ['air', 'bottle'] as const;
+/** Where an air probe hangs: in the moving air, or in a bottle of glycol that follows it as slowly as what is kept. */
 export type ProbePlace = (typeof probePlaces)[number];
 
 export const compressorDuties = ['direct', 'rackSolenoid', 'pumpDown'] as const;

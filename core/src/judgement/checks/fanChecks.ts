@@ -42,6 +42,9 @@ export const fansBlowHeat: Check = ({ values }) => {
   ];
 };
 
+/** Fans of a condenser may stand so long before the high-pressure cut-out is near, s. Ours. */
+const LONG_STAND_S = 120;
+
 /** A defrost that a control cannot do without stops the fans of a condenser: the pressure climbs meanwhile. */
 export const fansStandInDefrost: Check = ({ values, unit }) => {
   const length = secondsOf(values, 'defrost.maxDuration');
@@ -59,8 +62,6 @@ export const fansStandInDefrost: Check = ({ values, unit }) => {
     },
   ];
 };
-/** Fans of a condenser may stand so long before the high-pressure cut-out is near, s. Ours. */
-const LONG_STAND_S = 120;
 
 /** A wait of no time beside a coil temperature to wait for: the fan never waits. */
 export const fanNeverWaits: Check = ({ values }) => {

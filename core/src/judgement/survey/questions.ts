@@ -274,10 +274,8 @@ const drained: ReadonlySet<Application> = new Set([
 ]);
 /** A tank's probe hangs in its water. */
 const tankProbeNames = { ...probeRoleNames, air: 'Water' };
-const tankProbes: readonly ProbeRole[] = [
-  'air',
-  'product',
-]; /** What a heat meter is not asked besides: it cools nothing. */
+const tankProbes: readonly ProbeRole[] = ['air', 'product'];
+/** What a heat meter is not asked besides: it cools nothing. */
 const ofCooling: ReadonlySet<QuestionId> = new Set(['compressor', 'ambient', 'refrigerant']);
 const meterProbes: readonly ProbeRole[] = ['supply', 'return'];
 const fanProbes: readonly ProbeRole[] = ['liquid', 'secondLiquid', 'outdoor'];
