@@ -131,7 +131,13 @@ export const coreRooms = {
     'machines/simulation',
     'machines/tank',
   ],
-  'judgement/transport': ['foundation/regulation', 'foundation/unit', 'machines/box'],
+  'judgement/transport': [
+    'foundation/quantities',
+    'foundation/regulation',
+    'foundation/sentences',
+    'foundation/unit',
+    'machines/box',
+  ],
   'judgement/tuning': [
     'foundation/limits',
     'foundation/quantities',

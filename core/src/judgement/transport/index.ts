@@ -1,3 +1,4 @@
+export { keyForOrder } from './ordered.ts';
 export { preCool } from './preCool.ts';
 export {
   type HourMeter,

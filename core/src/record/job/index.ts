@@ -1,7 +1,15 @@
 export { boxFactsOf, factsOf, frostOf, humidityOf } from './facts.ts';
 export { judgementInput } from './judged.ts';
 export { type ChosenValue, defaultDecision, type Program, programOf, type ProgramRow } from './program.ts';
-export { byGroup, followUpOfSkipped, type Proving, provingOf, type RunTest, tally } from './proving.ts';
+export {
+  byGroup,
+  displayError,
+  followUpOfSkipped,
+  type Proving,
+  provingOf,
+  type RunTest,
+  tally,
+} from './proving.ts';
 export {
   openStations,
   type Progress,

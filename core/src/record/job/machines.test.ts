@@ -13,6 +13,7 @@ import { factsOf } from './facts.ts';
 import { fold } from '../fold/index.ts';
 import { openQuestions, surveyProblem, unitOf } from './survey.ts';
 import { programOf } from './program.ts';
+import { displayError } from './proving.ts';
 import { tripOf } from './trip.ts';
 
 const answers = (more: Readonly<Record<string, unknown>>): EntryBody[] =>
@@ -237,4 +238,22 @@ describe('the survey asks what a kind of unit can answer', () => {
     const box = fold(acceptedInOrder(answers({ application: 'cellar', probes: ['air'] })));
     expect(openQuestions(box).map((q) => q.id)).toEqual(['goods', 'defrostMethod']);
   });
+});
+
+test('how the display reads is the last comparison of its air probe, and nothing once an offset was keyed', () => {
+  const compared = (before: number | null, after: number | null, code: string | null) =>
+    ({
+      id: 'c',
+      probe: 'air',
+      code,
+      points: [
+        { reading: 9, reference: 7 },
+        { reading: 8, reference: 7 },
+      ],
+      before,
+      after,
+    }) as unknown as Parameters<typeof displayError>[0]['calibrations'][number];
+  expect(displayError({ calibrations: [] })).toBeNull();
+  expect(displayError({ calibrations: [compared(null, null, null)] })).toBe(1.5);
+  expect(displayError({ calibrations: [compared(0, -1.5, 'trim')] })).toBe(0);
 });

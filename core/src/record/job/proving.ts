@@ -90,6 +90,14 @@ export function provingOf(
   };
 }
 
+/** How much too warm the control's air probe reads by its last comparison, K; 0 where an offset was keyed after it, null where nobody compared. */
+export function displayError({ calibrations }: Pick<Proving, 'calibrations'>): number | null {
+  const last = calibrations.findLast(({ probe }) => probe === 'air' || probe === 'return');
+  if (!last) return null;
+  if (last.code !== null && last.before !== last.after) return 0;
+  return last.points.reduce((sum, p) => sum + p.reading - p.reference, 0) / last.points.length;
+}
+
 /** How many tests are passed, failed, skipped and open. */
 export function tally(proving: Proving) {
   const of = (result: TestResult | null) => proving.tests.filter((t) => t.result === result).length;

@@ -80,7 +80,7 @@ export function figureLines(found: Analysis, unit: TemperatureUnit): readonly Fi
       line(
         'Fan, mean',
         `${number(found.fanPercentMean, 0)} %`,
-        'time at 0 included: the speed for a failed probe',
+        'of all the time, off-cycles too; the speed to hold when a probe fails stands below',
       ),
     );
   if (found.meanKineticTemperature !== null)

@@ -2,10 +2,17 @@
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { runModeFor } from '@brine/core/judgement/plan';
-import { factsOf, tripOf } from '@brine/core/record/job';
+import { settingsOf } from '@brine/core/controllers/definitions';
+import { displayError, factsOf, tripOf } from '@brine/core/record/job';
 import { goodsOf, type FactId } from '@brine/core/foundation/unit';
 import { isQuantity, printFor, quantity, valueIn } from '@brine/core/foundation/quantities';
-import { STARTS_BY_ITSELF, judgeTrip, preCool, tripStageNames } from '@brine/core/judgement/transport';
+import {
+  STARTS_BY_ITSELF,
+  judgeTrip,
+  keyForOrder,
+  preCool,
+  tripStageNames,
+} from '@brine/core/judgement/transport';
 import FactField from '../../shared/job/FactField.vue';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { localTime } from '../../shared/display/localTime.ts';
@@ -38,6 +45,15 @@ const celsius = (c: number) => printFor(quantity(Math.round(c * 10) / 10, 'degC'
 const setpoint = computed(() => {
   const value = job.program.value.inForce['regulation.setpoint'];
   return isQuantity(value) ? valueIn(value, 'degC') : null;
+});
+const ordered = computed(() => unit.value?.facts?.orderedAt ?? null);
+/** What is keyed for what was ordered, by how the display reads. */
+const forOrder = computed(() => {
+  if (ordered.value === null) return null;
+  const takesOffset = (job.replacement.value?.parameters ?? []).some((parameter) =>
+    settingsOf(parameter).includes('probes.airOffset'),
+  );
+  return keyForOrder(ordered.value, displayError(job.proving.value), takesOffset, display.unit);
 });
 const band = computed(() => {
   const value = job.program.value.inForce['transport.inRangeBand'];
@@ -132,6 +148,12 @@ async function shutDoors() {
           {{ mode.why }}
           <span class="text-soft">{{ mode.other }}</span>
         </p>
+        <div class="mt-1 flex flex-wrap items-end gap-3">
+          <FactField fact="orderedAt" :value="ordered ?? setpoint ?? 2" :editable="session.mayWrite" />
+          <p v-if="forOrder" class="max-w-prose flex-1" data-test="for-order">
+            {{ display.words(forOrder.words) }}
+          </p>
+        </div>
         <p v-if="setpoint !== null" class="mt-1">
           <strong class="font-semibold">Set {{ celsius(setpoint) }}.</strong> Confirm within {{ confirm }} s
           or it reverts; then read it back.

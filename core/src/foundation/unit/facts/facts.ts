@@ -16,6 +16,7 @@ const machineFactWords = {
   bodyHeight: { label: 'Height', unit: 'm', from: 0.5, to: 4, usual: 1.8 },
   bodyInsulation: { label: 'Insulation, share of new', unit: '', from: 0.2, to: 2, usual: 1 },
   outdoorNow: { label: 'Outdoors now', unit: '°C', from: -40, to: 60, usual: 16, temperature: true },
+  orderedAt: { label: 'Ordered at', unit: '°C', from: -40, to: 40, usual: 2, temperature: true },
   bodyStartsAt: { label: 'Body now', unit: '°C', from: -40, to: 60, usual: 16, temperature: true },
 } as const satisfies Readonly<Record<string, FactWords>>;
 
