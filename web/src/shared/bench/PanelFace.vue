@@ -43,12 +43,13 @@ const isDown = (id: string) => props.live.down.value.includes(id);
 /** A mouse has one finger: with Shift a key stays down until it is clicked again. */
 function pointerDown(event: PointerEvent, id: string) {
   if (event.button !== 0) return;
-  if (event.shiftKey) return isDown(id) ? props.live.keyUp(id) : props.live.keyDown(id);
+  if (event.shiftKey)
+    return isDown(id) ? props.live.keyUp(id, event.timeStamp) : props.live.keyDown(id, event.timeStamp);
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
-  props.live.keyDown(id);
+  props.live.keyDown(id, event.timeStamp);
 }
 function pointerUp(event: PointerEvent, id: string) {
-  if (!event.shiftKey) props.live.keyUp(id);
+  if (!event.shiftKey) props.live.keyUp(id, event.timeStamp);
 }
 const byDigit = (event: KeyboardEvent) => keys.value.find((key) => key.digit === event.key);
 function keyDown(event: KeyboardEvent) {
@@ -56,11 +57,11 @@ function keyDown(event: KeyboardEvent) {
   if (!key || event.repeat || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
     return;
   event.preventDefault();
-  props.live.keyDown(key.id);
+  props.live.keyDown(key.id, event.timeStamp);
 }
 function keyUp(event: KeyboardEvent) {
   const key = byDigit(event);
-  if (key) props.live.keyUp(key.id);
+  if (key) props.live.keyUp(key.id, event.timeStamp);
 }
 onMounted(() => {
   addEventListener('keydown', keyDown);

@@ -36,6 +36,17 @@ const press = (key: string, times = 1) => {
 };
 
 describe('keys in real time', () => {
+  test('a press stays a press on a page that was busy between key down and key up', () => {
+    live.keyDown('set', 1000);
+    // Three seconds pass before the page hears that the key went up after 15 ms.
+    jest.advanceTimersByTime(3000);
+    live.keyUp('set', 1015);
+    expect(live.strokes.value.at(-1)!.act).toMatchObject({ action: 'press', keys: ['set'] });
+    live.keyDown('set', 5000);
+    live.keyUp('set', 8000);
+    expect(live.strokes.value.at(-1)!.act).toMatchObject({ action: 'hold', seconds: 3 });
+  });
+
   test('two keys together for the right seconds open, for fewer they do not', () => {
     hold(3, 'up', 'down');
     expect(live.display.value).toBe('reading');

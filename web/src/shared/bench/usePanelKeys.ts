@@ -25,7 +25,8 @@ export function usePanelKeys(machine: Machine, state: ShallowRef<PanelState>, pe
     return edit?.starts === 'holding' ? edit.holding : undefined;
   };
 
-  function keyDown(key: string): void {
+  /** `at`: when the key really went down, ms since the page began. A page that was busy meanwhile must not take a press for a hold. */
+  function keyDown(key: string, at = performance.now()): void {
     if (down.value.includes(key)) return;
     down.value = [...down.value, key];
     const hand = holdingKey();
@@ -41,13 +42,13 @@ export function usePanelKeys(machine: Machine, state: ShallowRef<PanelState>, pe
         // The same two keys held leave the menu: what it is shows when one is let go.
         turning = key;
         stroke = [hand, key];
-        since = performance.now();
+        since = at;
         spent = false;
         return;
       }
     }
     stroke = [...down.value];
-    since = performance.now();
+    since = at;
     spent = false;
     heldSeconds.value = 0;
     if (stroke.length === 1 && turnsNow(key)) {
@@ -57,10 +58,10 @@ export function usePanelKeys(machine: Machine, state: ShallowRef<PanelState>, pe
     }
   }
 
-  function keyUp(key: string): void {
+  function keyUp(key: string, at = performance.now()): void {
     if (!down.value.includes(key)) return;
     stopRepeating();
-    const seconds = (performance.now() - since) / 1000;
+    const seconds = (at - since) / 1000;
     down.value = down.value.filter((k) => k !== key);
     const hand = holdingKey() ?? state.value.holding;
     if (turning === key && hand && seconds < 1) {
