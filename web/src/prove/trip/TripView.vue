@@ -55,6 +55,12 @@ const forOrder = computed(() => {
   );
   return keyForOrder(ordered.value, displayError(job.proving.value), takesOffset, display.unit);
 });
+/** The plan for the product beside an order that is another: asked, not settled here. */
+const againstOrder = computed(() =>
+  ordered.value === null || setpoint.value === null || Math.abs(ordered.value - setpoint.value) < 0.3
+    ? ''
+    : ` Planned for this product was ${celsius(setpoint.value)}: ask who ordered before it is keyed otherwise.`,
+);
 const band = computed(() => {
   const value = job.program.value.inForce['transport.inRangeBand'];
   return isQuantity(value) ? valueIn(value, 'K') : 2;
@@ -150,13 +156,17 @@ async function shutDoors() {
         </p>
         <div class="mt-1 flex flex-wrap items-end gap-3">
           <FactField fact="orderedAt" :value="ordered ?? setpoint ?? 2" :editable="session.mayWrite" />
-          <p v-if="forOrder" class="max-w-prose flex-1" data-test="for-order">
+          <p v-if="forOrder" class="max-w-prose basis-full sm:basis-0 sm:flex-1" data-test="for-order">
             {{ display.words(forOrder.words) }}
           </p>
         </div>
         <p v-if="setpoint !== null" class="mt-1">
-          <strong class="font-semibold">Set {{ celsius(setpoint) }}.</strong> Confirm within {{ confirm }} s
-          or it reverts; then read it back.
+          <strong class="font-semibold"
+            >Set {{ forOrder ? display.show(forOrder.key) : celsius(setpoint) }}.</strong
+          >
+          Confirm within {{ confirm }} s or it reverts; then read it back.<template v-if="againstOrder">{{
+            againstOrder
+          }}</template>
           <RouterLink class="link" :to="`/jobs/${job.id}/program/cabinet`">Keystrokes</RouterLink>
         </p>
         <details class="mt-2">
