@@ -6,7 +6,7 @@ import { questionsFor } from '@brine/core/judgement/survey';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import CautionNote from '../shared/ui/CautionNote.vue';
-import FactField from '../shared/job/FactField.vue';
+import FactFields from '../shared/job/FactFields.vue';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { boxFactIds } from '@brine/core/foundation/unit';
 import { isApplication } from '@brine/core/foundation/settings';
@@ -58,13 +58,7 @@ useJumpTargets(() =>
         <h3>The box itself</h3>
         <p class="hint">As usual for its kind until somebody measures it: it scales the forecast.</p>
         <div class="mt-2 flex flex-wrap gap-x-5 gap-y-2">
-          <FactField
-            v-for="id in boxFactIds"
-            :key="id"
-            :fact="id"
-            :value="box[id]"
-            :editable="session.mayWrite"
-          />
+          <FactFields :facts="boxFactIds" :values="box" :editable="session.mayWrite" />
         </div>
       </section>
       <p class="mt-4">

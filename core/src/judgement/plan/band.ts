@@ -155,8 +155,15 @@ export function planBand(basis: PlanBasis): readonly Draft[] {
     {
       setting: 'regulation.differential',
       value: band.differential,
-      reason: sentence`Runs from ${band.cutIn} down to ${band.setpoint}; ${describeSide('differential', basis.side('differential'))}.`,
-      school: 'differential',
+      // In a bottle neither side is taken: what the probe shows is held close whatever the company prefers.
+      ...(basis.unit.probePlace === 'bottle' && !basis.freezer
+        ? {
+            reason: sentence`Runs from ${band.cutIn} down to ${band.setpoint}: in its bottle the probe hardly sees a swing of the air.`,
+          }
+        : {
+            reason: sentence`Runs from ${band.cutIn} down to ${band.setpoint}; ${describeSide('differential', basis.side('differential'))}.`,
+            school: 'differential' as const,
+          }),
     },
     {
       setting: 'regulation.differentialPlacement',

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { lowestCondensing } from '@brine/core/foundation/refrigerants';
 import type { SettingValues } from '@brine/core/foundation/settings';
 import type { FactId } from '@brine/core/foundation/unit';
-import FactField from '../../shared/job/FactField.vue';
+import FactFields from '../../shared/job/FactFields.vue';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
@@ -51,13 +51,7 @@ const mayFloat = computed(
 <template>
   <div class="flex flex-col gap-5">
     <div class="flex flex-wrap items-end gap-3">
-      <FactField
-        v-for="fact in asked"
-        :key="fact"
-        :fact="fact"
-        :value="facts[fact]"
-        :editable="session.mayWrite"
-      />
+      <FactFields :facts="asked" :values="facts" :editable="session.mayWrite" />
     </div>
     <p v-if="!config">Choose a control that regulates condenser fans; its day then shows here.</p>
     <template v-else>

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { tools, type ToolId } from '@brine/core/judgement/tools';
 import { isQuantity, valueIn } from '@brine/core/foundation/quantities';
 import type { SettingValues } from '@brine/core/foundation/settings';
-import FactField from '../../shared/job/FactField.vue';
+import FactFields from '../../shared/job/FactFields.vue';
 import { useJob } from '../../shared/job/useJob.ts';
 import { inDays } from '../../shared/display/dates.ts';
 import { newId } from '../../shared/outbox/identity.ts';
@@ -67,13 +67,7 @@ async function take(values: SettingValues, why: string) {
     <template v-if="tool">
       <p class="text-[15px] text-soft">{{ tools[tool].question }}</p>
       <div v-if="asked.length > 0" class="flex flex-wrap items-start gap-3">
-        <FactField
-          v-for="fact in asked"
-          :key="fact"
-          :fact="fact"
-          :value="facts[fact]"
-          :editable="session.mayWrite"
-        />
+        <FactFields :facts="asked" :values="facts" :editable="session.mayWrite" />
       </div>
       <FrostGrid
         v-if="tool === 'frost'"

@@ -14,6 +14,7 @@ import {
   tripStageNames,
 } from '@brine/core/judgement/transport';
 import FactField from '../../shared/job/FactField.vue';
+import FactFields from '../../shared/job/FactFields.vue';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { localTime } from '../../shared/display/localTime.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
@@ -174,13 +175,7 @@ async function shutDoors() {
             Body and weather, for the time it takes
           </summary>
           <div class="mt-1 flex flex-wrap items-end gap-3">
-            <FactField
-              v-for="fact in bodyFacts"
-              :key="fact"
-              :fact="fact"
-              :value="facts[fact]"
-              :editable="session.mayWrite"
-            />
+            <FactFields :facts="bodyFacts" :values="facts" :editable="session.mayWrite" />
           </div>
         </details>
         <p class="mt-1 border-l-4 border-cold px-3 py-1" data-test="pre-cool" aria-live="polite">
