@@ -206,6 +206,14 @@ export const ownControl: EndToEndTest = {
         'the way into its menu, as it was shown',
       );
 
+      // The same control in cabinet mode, by key: nobody has seen what it holds, so no count is claimed.
+      await page.keyboard.press('m');
+      await page.waitForSelector(byTest('cabinet-mode'));
+      const turned = await textOf(page, `${byTest('cabinet-mode')} ${byTest('strokes')}`);
+      expectSame(/until it shows/.test(turned), true, `strokes of a value nobody has seen: ${turned}`);
+      await page.keyboard.press('Escape');
+      await page.waitForFunction((at) => !document.querySelector(at), {}, byTest('cabinet-mode'));
+
       // What nobody stated is said to be so, not that the control cannot.
       expectSame(await page.$(byTest('grave-losses')), null, 'nothing protective is lost');
       expectHolds(await textOf(page, byTest('unsaid')), 'Not stated by its booklet', 'what nobody stated');

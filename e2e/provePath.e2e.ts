@@ -287,8 +287,18 @@ async function phone(page: Page, base: string, id: string): Promise<void> {
     );
   }
   await page.goto(`${base}/jobs/${id}/prove/run`, { waitUntil: 'networkidle0' });
+  // What is settled is not timed any more; what is started counts on every page of the job.
   await tap(page, byTest('test-regulation.rest'));
-  await page.waitForFunction(() =>
-    /\d+:\d\d/.test(document.querySelector('[data-test="timer"]')?.textContent ?? ''),
+  await page.waitForSelector('[data-test-id="regulation.rest"]');
+  expectSame(await page.$(`[data-test-id="regulation.rest"] ${byTest('timer')}`), null, 'a settled test');
+  await tap(page, byTest('test-alarms.high'));
+  await tap(page, `[data-test-id="alarms.high"] ${byTest('timer-start')}`);
+  await page.waitForSelector(byTest('timers'));
+  await page.goto(`${base}/jobs/${id}/handover`, { waitUntil: 'networkidle0' });
+  await page.waitForFunction(
+    (at) =>
+      /High alarm\s+\d+:\d\d of \d+:\d\d/.test(document.querySelector<HTMLElement>(at)?.innerText ?? ''),
+    {},
+    byTest('timers'),
   );
 }

@@ -3,8 +3,11 @@ import { damagedBackups } from './damagedBackups.e2e.ts';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
+import { everyPage } from './everyPage.e2e.ts';
+import { taps } from './taps.e2e.ts';
 import { forecast } from './forecast.e2e.ts';
 import { keptEntries } from './keptEntries.e2e.ts';
+import { clearedStorage, newProgram, offlineStart, offlineVisit, twoPhones } from './offline.e2e.ts';
 import { logAway } from './logAway.e2e.ts';
 import { bookletPdf, bookletPhoto } from './bookletFiles.e2e.ts';
 import { ownControl } from './ownControl.e2e.ts';
@@ -30,6 +33,13 @@ const tests = [
   secondBrowser,
   serverAway,
   keptEntries,
+  offlineStart,
+  offlineVisit,
+  twoPhones,
+  clearedStorage,
+  newProgram,
+  everyPage,
+  taps,
   damagedBackups,
   logAway,
   conflict,

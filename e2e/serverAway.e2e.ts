@@ -16,7 +16,7 @@ export const serverAway: EndToEndTest = {
     const profile = mkdtempSync(join(tmpdir(), 'brine-profile-'));
     let chromium = await launch(profile);
     try {
-      let page = await newPage(chromium.browser);
+      let page = await newPage(chromium.browser, 'desk', { serviceWorker: true });
       await signIn(page, server.base, 'tess', PASSWORD);
       const id = await openJobOn(page, server.base, 'BK-2', 'Server away');
       await choose(page, byTest('control-old'), 'Gault P');
@@ -25,7 +25,7 @@ export const serverAway: EndToEndTest = {
 
       await server.kill();
       await fill(page, '[data-found="Cp"] input', '330');
-      await seeText(page, 'The server does not answer. Go on working');
+      await seeText(page, 'Go on working. One entry waits on this device');
       await seeText(page, '1 waiting');
       expectSame(await foundValue(page, 'Cp'), '330', 'the typed value stays on the page');
       // Pages not opened yet open all the same.
@@ -37,7 +37,7 @@ export const serverAway: EndToEndTest = {
       // The server is back, the same browser is opened, and before anything was sent another person signs in.
       await server.start();
       chromium = await launch(profile);
-      page = await newPage(chromium.browser);
+      page = await newPage(chromium.browser, 'desk', { serviceWorker: true });
       await page.setRequestInterception(true);
       const hold = { on: true };
       page.on(

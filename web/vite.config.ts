@@ -1,12 +1,43 @@
 import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 import { letterFiles } from './letterFiles.ts';
 
 const api = process.env['BRINE_API'] ?? 'http://127.0.0.1:4781';
 
+/** What makes the application one that can be installed, and that starts without signal. */
+const offline = VitePWA({
+  strategies: 'injectManifest',
+  srcDir: 'src',
+  filename: 'serviceWorker.ts',
+  injectRegister: false,
+  injectManifest: {
+    globPatterns: ['**/*.{html,js,mjs,css,woff,woff2,svg,png,wasm}'],
+    globIgnores: ['letters/**'],
+    maximumFileSizeToCacheInBytes: 4_000_000,
+    rollupFormat: 'iife',
+  },
+  manifest: {
+    name: 'Brine Dial',
+    short_name: 'Brine Dial',
+    description: 'Plans, wires, programs and proves refrigeration controllers.',
+    start_url: '/jobs',
+    scope: '/',
+    display: 'standalone',
+    background_color: '#f4f2ec',
+    theme_color: '#17282b',
+    icons: [
+      { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+      { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+      { src: '/icon-512-round.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+    ],
+  },
+});
+
 export default defineConfig({
-  plugins: [vue(), tailwindcss(), letterFiles()],
+  plugins: [vue(), tailwindcss(), letterFiles(), offline],
   resolve: { conditions: ['brine-src', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },

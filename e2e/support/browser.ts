@@ -36,12 +36,17 @@ export async function launch(
   };
 }
 
-/** A page of desk size or, by touch, of a phone. Errors of the page are kept for the test to look at. */
+/**
+ * A page of desk size or, by touch, of a phone. Errors of the page are kept for the test to look at. Unless a test asks for it, requests go past the
+ * service worker: of one that is cut off by going to another page the driver is told nothing, and waits for it for ever.
+ */
 export async function newPage(
   from: Browser | BrowserContext,
   size: 'desk' | 'phone' = 'desk',
+  { serviceWorker = false }: { readonly serviceWorker?: boolean } = {},
 ): Promise<Page> {
   const page = await from.newPage();
+  await page.setBypassServiceWorker(!serviceWorker);
   await page.setViewport(
     size === 'desk'
       ? { width: 1280, height: 800 }
@@ -49,6 +54,11 @@ export async function newPage(
   );
   // Only a page that hangs should meet it, on a machine that may be several times slower.
   page.setDefaultTimeout(60_000);
+  // “Leave the page?”: a test goes where it goes.
+  page.on(
+    'dialog',
+    (dialog) => void (dialog.type() === 'beforeunload' && dialog.accept().catch(() => undefined)),
+  );
   page.on('pageerror', (error) => process.stderr.write(`page error: ${(error as Error).message}\n`));
   return page;
 }

@@ -16,7 +16,9 @@ export interface TestServer {
 }
 
 /** Starts the server as production does, from its built files. */
-export async function startServer(options: { demo?: boolean; port?: number } = {}): Promise<TestServer> {
+export async function startServer(
+  options: { demo?: boolean; port?: number; web?: string } = {},
+): Promise<TestServer> {
   const admin = process.env['BRINE_TEST_DATABASE_URL'];
   if (!admin) throw new Error('BRINE_TEST_DATABASE_URL is not set: run bin/test');
   const { startedDatabase } = await import('./database.ts');
@@ -35,6 +37,7 @@ export async function startServer(options: { demo?: boolean; port?: number } = {
         BRINE_PORT: String(port),
         BRINE_DEMO: options.demo === false ? '0' : '1',
         BRINE_LOG: 'error',
+        ...(options.web !== undefined && { BRINE_WEB: options.web }),
         BRINE_TLS_CERT: '',
         BRINE_TLS_KEY: '',
       },

@@ -32,7 +32,7 @@ async function whatPagesShow(browser: Browser): Promise<string> {
 /** Sets a stage, plays on it, and clears it away however the play ends. */
 export async function onStage(
   play: (stage: Stage) => Promise<void>,
-  options: { readonly demo?: boolean } = {},
+  options: { readonly demo?: boolean; readonly web?: string } = {},
 ): Promise<void> {
   const server = await startServer(options);
   try {

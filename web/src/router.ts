@@ -15,6 +15,7 @@ const pages = {
   signInPage: () => import('./signin/SignInPage.vue'),
   linkPage: () => import('./signin/LinkPage.vue'),
   jobsPage: () => import('./jobs/JobsPage.vue'),
+  jobStart: () => import('./jobs/JobStart.vue'),
   jobPage: () => import('./jobs/JobPage.vue'),
   surveyStation: () => import('./survey/SurveyStation.vue'),
   fitStation: () => import('./fit/FitStation.vue'),
@@ -67,7 +68,7 @@ export function createAppRouter(): Router {
         component: pages.jobPage,
         props: true,
         children: [
-          { path: '', redirect: (to) => `/jobs/${String(to.params['id'])}/survey` },
+          { path: '', component: pages.jobStart },
           {
             path: 'survey',
             component: pages.surveyStation,
@@ -143,7 +144,7 @@ export function createAppRouter(): Router {
       },
       { path: '/account', component: pages.accountPage, meta: { title: 'Your account' } },
       { path: '/work', component: pages.workPage, meta: { title: 'Work under way' } },
-      { path: '/waiting', component: pages.waitingPage, meta: { title: 'Waiting' } },
+      { path: '/waiting', component: pages.waitingPage, meta: { open: true, title: 'Waiting' } },
       {
         path: '/:rest(.*)*',
         component: pages.notFoundPage,

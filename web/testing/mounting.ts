@@ -5,6 +5,7 @@ import { defineComponent, h, type Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import type { EntryBody } from '@brine/contract/entries';
 import type { Job, Role } from '@brine/contract/routes';
+import { kept } from '../src/shared/kept/keptStorage.ts';
 import { useSession } from '../src/shared/session/sessionStore.ts';
 
 // What jsdom lacks of a browser.
@@ -58,7 +59,13 @@ export const refusal = (status: number, message: string): [number, unknown] => [
 ];
 
 const person = { id: 'p1', name: 'Tess', login: 'tess', demo: false };
-const company = { name: 'Own company', schools: {}, displayUnit: 'fahrenheit' as const, version: 1 };
+const company = {
+  name: 'Own company',
+  schools: {},
+  displayUnit: 'fahrenheit' as const,
+  offlineDays: 14,
+  version: 1,
+};
 
 /** Mounts a page as somebody signed in sees it, and lets it load. */
 export async function mountPage(
@@ -73,6 +80,8 @@ export async function mountPage(
       ...answers,
     },
   );
+  // What a page before has kept on the device is not there for this one.
+  await kept().forget(person.id);
   setActivePinia(createPinia());
   const session = useSession();
   session.person = { ...person, role };

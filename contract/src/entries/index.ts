@@ -44,7 +44,7 @@ export type { Fact } from './fact.ts';
 export type { TripStep } from './tripStep.ts';
 export type { TripReading } from './tripReading.ts';
 export type { DoorStop } from './doorStop.ts';
-export type { FrostNote } from './frostNote.ts';
+export { type FrostNote, MOST_FROST_LOOKS } from './frostNote.ts';
 export type { Humidity } from './humidity.ts';
 export type { RunOnStep } from './runOnStep.ts';
 export type { Hours } from './hours.ts';

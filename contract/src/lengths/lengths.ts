@@ -11,3 +11,8 @@ export const MAX_INTEGER = 2_147_483_647;
 /** Shortest password, in characters. */
 export const SHORTEST_PASSWORD = 10;
 export const LONGEST_PASSWORD = 500;
+
+/** How long a device may work without contact with the server, days; a lead chooses. */
+export const LEAST_OFFLINE_DAYS = 1;
+export const USUAL_OFFLINE_DAYS = 14;
+export const MOST_OFFLINE_DAYS = 30;

@@ -1,6 +1,7 @@
 import { mixed, object, string, type InferType } from 'yup';
 import { schools, type SchoolId, type Sides } from '@brine/core/foundation/unit';
-import { name, version, type DeepReadonly } from '../fields/index.ts';
+import { name, version, whole, type DeepReadonly } from '../fields/index.ts';
+import { LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS } from '../lengths/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, said } from './views.ts';
@@ -27,6 +28,8 @@ const company = object({
   name: said(),
   schools: mixed<Sides>().required(),
   displayUnit: displayUnit().required(),
+  /** Days that somebody may work on a device without contact with the server. */
+  offlineDays: count(),
   version: count(),
 });
 export type Company = DeepReadonly<InferType<typeof company>>;
@@ -46,6 +49,7 @@ export const companyRoutes = {
       name: name('Name').optional(),
       schools: sides.optional().default(undefined),
       displayUnit: displayUnit().optional(),
+      offlineDays: whole(LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS).optional().default(undefined),
       version: version(),
     }),
     answer: object({ company: company.required() }),

@@ -1,4 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { USUAL_OFFLINE_DAYS } from '@brine/contract/lengths';
 import type { Sides } from '@brine/core/foundation/unit';
 
 /** The one company of an installation, with the sides it takes by default. */
@@ -10,6 +11,7 @@ export const companyEntity = defineEntity({
     name: p.string(),
     schools: p.json<Sides>(),
     displayUnit: p.string().$type<'celsius' | 'fahrenheit'>(),
+    offlineDays: p.integer().default(USUAL_OFFLINE_DAYS),
     version: p.integer().version(),
   },
 });

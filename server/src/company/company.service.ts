@@ -16,6 +16,7 @@ export function changeCompany(
     readonly name?: string | undefined;
     readonly schools?: Sides | undefined;
     readonly displayUnit?: CompanyView['displayUnit'] | undefined;
+    readonly offlineDays?: number | undefined;
     readonly version: number;
   },
 ): Promise<CompanyView> {
@@ -26,6 +27,7 @@ export function changeCompany(
     if (change.name !== undefined) company.name = change.name;
     if (change.schools !== undefined) company.schools = change.schools;
     if (change.displayUnit !== undefined) company.displayUnit = change.displayUnit;
+    if (change.offlineDays !== undefined) company.offlineDays = change.offlineDays;
     await repositories.company.save();
     return viewOf(company);
   });
@@ -49,6 +51,7 @@ function viewOf(company: Company): CompanyView {
     name: company.name,
     schools: company.schools,
     displayUnit: company.displayUnit,
+    offlineDays: company.offlineDays,
     version: company.version,
   };
 }

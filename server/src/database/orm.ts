@@ -12,6 +12,7 @@ import { Migration0008Sessions } from './migrations/Migration0008Sessions.ts';
 import { Migration0009Work } from './migrations/Migration0009Work.ts';
 import { Migration0010ShareEnds } from './migrations/Migration0010ShareEnds.ts';
 import { Migration0011AddedBy } from './migrations/Migration0011AddedBy.ts';
+import { Migration0012OfflineDays } from './migrations/Migration0012OfflineDays.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -26,6 +27,7 @@ export const migrations = [
   { name: 'Migration0009Work', class: Migration0009Work },
   { name: 'Migration0010ShareEnds', class: Migration0010ShareEnds },
   { name: 'Migration0011AddedBy', class: Migration0011AddedBy },
+  { name: 'Migration0012OfflineDays', class: Migration0012OfflineDays },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -1,12 +1,10 @@
 import type { SharedPage } from '@brine/contract/routes';
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
-import { leaveBehindSheet, sharedPage, type LeaveBehindSheet } from '@brine/core/record/handover';
-import { judgement } from '@brine/core/judgement/verdict';
-import { judgementInput, plateLines, provingOf, wiringOf } from '@brine/core/record/job';
-import { standing } from '@brine/core/record/fold';
+import { sharedPage, sheetFileName, sheetOfJob, type LeaveBehindSheet } from '@brine/core/record/handover';
+import { printSheet } from '@brine/core/record/print';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
 import { jobProgramOf } from '../jobs/jobProgram.ts';
-import { renderSheet } from './pdf.ts';
+import { print } from './pdf.ts';
 
 /** What a leave-behind sheet is made of. */
 export interface SheetInput {
@@ -33,9 +31,7 @@ export async function sheetPdf({
   readonly type: 'small' | 'large';
 }): Promise<{ readonly pdf: Uint8Array; readonly name: string } | null> {
   const sheet = sheetFrom(input);
-  if (!sheet) return null;
-  const name = `${sheet.unit} ${sheet.date}`.replace(/[^\w. -]+/g, '').trim() || 'sheet';
-  return { pdf: await renderSheet(sheet, paper, type), name: `${name}.pdf` };
+  return sheet && { pdf: await printSheet(sheet, { paper, type }, print), name: sheetFileName(sheet) };
 }
 
 /** What the unit's page shows of a sheet; null where no new control is chosen. */
@@ -45,33 +41,22 @@ export function sharedPageOf(input: SheetInput): SharedPage | null {
 }
 
 function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
-  const { material, unit } = input;
+  const { material, unit, site, otherwiseBy, link, reader } = input;
   const { entries, state, program, pin, control } = jobProgramOf(material);
   if (!pin || !control) return null;
   const keyedBy = [...new Set(entries.filter((e) => e.body.kind === 'keyed').map((e) => e.author))];
-  const handed = standing(state, 'handedOver', 'handedOver');
-  const signed = standing(state, 'signOff', 'signOff');
-  const wiring = wiringOf(state, program.unit, control);
-  const reader = input.reader ?? program.display?.unit ?? 'degC';
-  const asked = judgementInput(program, control, reader);
-  const setBy = keyedBy.map((id) => material.names[id] ?? '').filter(Boolean);
-  return leaveBehindSheet({
-    unit: [unit.tag, unit.name].filter(Boolean).join(' · '),
-    site: input.site,
-    company: material.company,
-    control,
-    controlVersion: pin.version,
-    plate: plateLines(unit.plate, state),
-    by: setBy.join(', ') || input.otherwiseBy,
-    date: (entries.at(-1)?.receivedAt ?? input.openedAt).slice(0, 10),
-    watch: handed?.watch ?? '',
+  return sheetOfJob({
+    state,
     program,
-    ...(asked && { findings: judgement(asked).findings }),
-    wiring,
-    proving: provingOf(state, program, wiring, control, null, reader),
-    keypadLocked: standing(state, 'keypadLocked', 'keypadLocked')?.locked ?? null,
-    link: input.link,
-    signOff: signed && signed.name !== '' ? { name: signed.name, strokes: signed.strokes } : null,
+    pin,
+    control,
+    unit,
+    site,
+    company: material.company,
+    setBy: keyedBy.map((id) => material.names[id] ?? ''),
+    otherwiseBy,
+    date: (entries.at(-1)?.receivedAt ?? input.openedAt).slice(0, 10),
+    link,
     reader,
   });
 }

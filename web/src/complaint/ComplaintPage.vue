@@ -85,6 +85,8 @@ async function record() {
   });
   settle();
 }
+/** On a phone the causes lie below the signs: the likeliest stands above them, and leads there. */
+const toCauses = () => document.querySelector('[data-test="causes"]')?.scrollIntoView({ block: 'center' });
 </script>
 
 <template>
@@ -93,6 +95,17 @@ async function record() {
       <h2 class="text-[21px]">What is behind the complaint</h2>
       <RouterLink class="link" :to="`/jobs/${job.id}/survey`">Back to Survey</RouterLink>
     </div>
+    <button
+      v-if="days && any && shown[0]"
+      type="button"
+      class="sticky top-0 z-10 -mx-4 mt-3 flex min-h-12 w-[calc(100%+2rem)] items-center gap-3 border-y border-ink bg-sheet px-4 text-left sm:-mx-5 sm:w-[calc(100%+2.5rem)] lg:hidden"
+      data-test="likeliest"
+      @click="toCauses"
+    >
+      <span class="font-mono font-semibold">{{ percent(shown[0].odds) }}</span>
+      <span class="min-w-0 flex-1 leading-tight">{{ shown[0].cause.name }}</span>
+      <span aria-hidden="true">↓</span><span class="sr-only">to the causes and checks</span>
+    </button>
     <div class="mt-4 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
       <section aria-label="Signs">
         <h3>What they see</h3>

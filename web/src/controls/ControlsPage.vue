@@ -91,7 +91,7 @@ async function importFile(event: Event) {
         <div class="flex flex-wrap gap-3">
           <RouterLink
             to="/controls/write"
-            class="inline-flex min-h-9 items-center rounded-md border border-brine bg-brine px-4 font-medium text-on-brine"
+            class="inline-flex min-h-9 pointer-coarse:min-h-11 items-center rounded-md border border-brine bg-brine px-4 font-medium text-on-brine"
             data-test="write-one"
             >Add a controller</RouterLink
           >

@@ -48,7 +48,7 @@ function choose() {
       <h2>{{ fit.family }}</h2>
       <p class="hint mt-1">{{ row.line.summary }}</p>
     </div>
-    <table class="table-plain">
+    <table class="table-plain max-sm:[&_td]:!pr-1.5 max-sm:[&_th]:!pr-1.5">
       <thead>
         <tr>
           <th>Output</th>

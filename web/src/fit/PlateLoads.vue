@@ -85,7 +85,7 @@ const remove = (id: string) => job.write({ kind: 'unitLoad', id, load: null });
         ><span class="field-label">{{ field.label }}</span
         ><input v-model="typed[field.id]" class="w-20 text-right font-mono" inputmode="decimal"
       /></label>
-      <label class="flex min-h-9 items-center gap-2"
+      <label class="flex min-h-9 pointer-coarse:min-h-11 items-center gap-2"
         ><input v-model="threePhases" type="checkbox" /> three phases</label
       >
       <AppButton type="submit">Add this load</AppButton>

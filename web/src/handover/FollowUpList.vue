@@ -50,14 +50,14 @@ const tick = (f: (typeof list.value)[number]) =>
         :key="f.id"
         class="flex items-start gap-3 border-b border-hairline py-2 text-[14.5px]"
       >
-        <input
-          type="checkbox"
-          class="mt-0.5"
-          :checked="f.done"
-          :disabled="!session.mayWrite"
-          :aria-label="`Done: ${f.what}`"
-          @change="tick(f)"
-        />
+        <label class="grid shrink-0 place-items-center pointer-coarse:-my-2"
+          ><input
+            type="checkbox"
+            :checked="f.done"
+            :disabled="!session.mayWrite"
+            :aria-label="`Done: ${f.what}`"
+            @change="tick(f)"
+        /></label>
         <span
           class="font-mono whitespace-nowrap"
           :class="{ 'font-semibold text-alarm': !f.done && f.due < today }"

@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { LONGEST_NAME, LONGEST_TEXT } from '@brine/contract/lengths';
 import { cutText } from '../shared/ui/cutText.ts';
-import { computed, ref } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import { added, standing } from '@brine/core/record/fold';
 import type { EntryBody } from '@brine/core/record/entries';
+import { serverAway } from '../shared/api/contact.ts';
+import { saveFile } from '../shared/ui/saveFile.ts';
+import FormProblem from '../shared/ui/FormProblem.vue';
+import { sheetHere } from './sheetHere.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
@@ -64,6 +68,29 @@ const versions = computed(() =>
       : [],
   ),
 );
+const making = ref(false);
+const problem = ref<string | null>(null);
+const made = shallowRef<{ name: string; size: number; url: string } | null>(null);
+const dropMade = () => made.value && URL.revokeObjectURL(made.value.url);
+/** Without signal, or before everything has arrived: the sheet of what stands on this device. */
+async function makeHere() {
+  making.value = true;
+  problem.value = null;
+  try {
+    const { name, pdf } = await sheetHere(
+      job,
+      { paper: paper.value, type: type.value },
+      { company: session.company?.name ?? '', person: session.person?.name ?? '', reader: display.unit },
+    );
+    dropMade();
+    made.value = { name, size: pdf.size, url: URL.createObjectURL(pdf) };
+    saveFile(name, pdf);
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+  making.value = false;
+}
+onBeforeUnmount(dropMade);
 async function handOver() {
   const body: EntryBody = {
     kind: 'handedOver',
@@ -130,7 +157,7 @@ async function handOver() {
           <SegmentedControl v-model="paper" label="Paper" :options="papers" />
           <SegmentedControl v-model="type" label="Type" :options="types" />
           <a
-            v-if="waiting === 0"
+            v-if="waiting === 0 && !serverAway"
             :href="address"
             target="_blank"
             rel="noopener"
@@ -138,11 +165,16 @@ async function handOver() {
             data-test="pdf"
             >Open the PDF</a
           >
-          <span v-else class="hint"
-            >The PDF is made by the server: {{ waiting }}
-            {{ waiting === 1 ? 'entry is' : 'entries are' }} still on the way.</span
-          >
+          <AppButton v-else :disabled="making" data-test="pdf-here" @click="makeHere">{{
+            making ? 'Making it …' : 'Make the PDF on this device'
+          }}</AppButton>
         </div>
+        <FormProblem class="mt-2" :message="problem" />
+        <p v-if="made" class="mt-1" role="status" data-test="pdf-made">
+          ✓ {{ made.name }}, {{ Math.round(made.size / 1024) }} kB:
+          <a class="link" :href="made.url" target="_blank" rel="noopener">open it</a>. Without the code of the
+          unit’s page, which the server gives out.
+        </p>
       </div>
       <TakeAlong />
       <div v-if="versions.length > 0">

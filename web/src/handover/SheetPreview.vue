@@ -42,7 +42,7 @@ const sheet = computed(() => {
         {{ sheet.control }}<span class="block font-sans font-normal text-soft">{{ sheet.company }}</span>
       </p>
     </header>
-    <table class="table-plain mt-3">
+    <table class="table-plain table-stack mt-3">
       <thead>
         <tr>
           <th class="w-16">Code</th>
@@ -59,8 +59,8 @@ const sheet = computed(() => {
         <tr v-for="line in group.lines" :key="line.code" class="[&>td]:!py-0.5">
           <td class="font-mono font-semibold">{{ line.code }}</td>
           <td>{{ line.meaning }}</td>
-          <td class="font-mono font-semibold">{{ line.value }}</td>
-          <td class="font-mono text-soft">{{ line.found }}</td>
+          <td class="font-mono font-semibold" data-label="Set to">{{ line.value }}</td>
+          <td class="font-mono text-soft" data-label="Found">{{ line.found }}</td>
           <td class="text-soft">{{ line.remark }}</td>
         </tr>
       </tbody>

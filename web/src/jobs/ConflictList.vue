@@ -50,7 +50,7 @@ const settle = (_conflict: Conflict, head: Head) => job.write(head.entry.body);
           <button
             v-if="session.mayWrite"
             type="button"
-            class="min-h-9 rounded-md border border-brine bg-sheet px-3 font-mono font-semibold text-brine"
+            class="min-h-9 pointer-coarse:min-h-11 rounded-md border border-brine bg-sheet px-3 font-mono font-semibold text-brine"
             data-test="settle"
             @click="settle(c.conflict, h.head)"
           >

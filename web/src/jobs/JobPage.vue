@@ -5,6 +5,10 @@ import { openStations, stationNames, stations, type StationId } from '@brine/cor
 import { openJob, provideJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
+import TimerStrip from './TimerStrip.vue';
+import { serverAway } from '../shared/api/contact.ts';
+import NextBar from './NextBar.vue';
+import { notePlace } from './resume.ts';
 import ConflictList from './ConflictList.vue';
 import StationSpine from './StationSpine.vue';
 
@@ -17,6 +21,10 @@ const router = useRouter();
 const here = computed(
   () => (route.path.split('/')[3] ?? 'survey').replace('complaint', 'survey') as StationId,
 );
+/** The station and its view: `program/cabinet`. */
+const place = computed(() => route.path.split('/').slice(3).join('/'));
+const keyed = computed(() => job.program.value.rows.filter((row) => row.state !== 'open').length);
+watch(place, (at) => at !== '' && notePlace(props.id, at), { immediate: true });
 const unit = computed(() => job.job.value?.unit);
 const plate = computed(() => [unit.value?.siteName, unit.value?.plate].filter(Boolean).join(' · '));
 
@@ -53,18 +61,33 @@ watch(
   <template v-else>
     <div class="shrink-0 border-b border-hairline bg-sheet md:flex">
       <div
-        class="flex flex-col justify-center border-hairline px-4 py-2.5 sm:px-5 md:w-[350px] md:shrink-0 md:border-r"
+        class="flex flex-wrap items-baseline gap-x-3 border-hairline px-4 py-1 sm:px-5 md:w-[300px] md:shrink-0 md:flex-col md:flex-nowrap md:items-start md:justify-center md:border-r md:py-2.5 xl:w-[350px]"
         data-test="name-plate"
       >
-        <h1 class="text-[17px]">
+        <h1 class="text-[16px] md:text-[17px]">
           {{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the job …' }}
         </h1>
-        <p class="text-[13.5px] text-soft">{{ plate }}</p>
+        <p class="text-[13.5px] text-soft max-md:hidden">{{ plate }}</p>
       </div>
       <StationSpine :job-id="id" :here="here" :progress="job.progress.value" />
     </div>
     <ConflictList />
+    <TimerStrip v-if="job.job.value" />
     <RouterView v-if="job.job.value" />
-    <p v-else class="p-6 text-soft">Loading the job …</p>
+    <p v-else class="p-6" :class="{ 'text-soft': !serverAway }">
+      <template v-if="serverAway"
+        >This job is not on this device, and the server does not answer. With signal, mark it “Take along”
+        under <RouterLink class="link" to="/jobs">Jobs</RouterLink>.</template
+      >
+      <template v-else>Loading the job …</template>
+    </p>
+    <NextBar
+      v-if="job.job.value && place !== ''"
+      :job-id="id"
+      :here="here"
+      :at-cabinet="place === 'program/cabinet'"
+      :progress="job.progress.value"
+      :keyed="keyed"
+    />
   </template>
 </template>

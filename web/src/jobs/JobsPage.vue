@@ -10,6 +10,7 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
 import NewJobDialog from './NewJobDialog.vue';
 import TakeInJob from './TakeInJob.vue';
+import { useTaken } from '../shared/kept/takenStore.ts';
 import { useArchive } from '../shared/ui/useArchive.ts';
 
 const session = useSession();
@@ -20,6 +21,14 @@ const { search, archived, items, problem, loading, reload } = useSearchList(
 );
 const { setArchived, undo, problem: archiveProblem } = useArchive('changeJob', reload);
 const opening = ref(false);
+const taken = useTaken();
+/** Whether all of a job lies on this device. */
+function hereWords(id: string): string {
+  const here = taken.ofJob(id);
+  if (!here) return '';
+  if (here.problem) return `not whole here: ${here.problem}`;
+  return here.wholeAt ? '✓ on this device' : here.marked ? 'coming …' : '';
+}
 
 useJumpTargets(() =>
   items.value.map((job) => ({
@@ -47,15 +56,25 @@ useJumpTargets(() =>
     <p v-if="undo" class="mt-3 bg-band px-3 py-2">
       {{ undo.words }} <button type="button" class="link" @click="undo.run">Undo</button>
     </p>
+    <p v-if="taken.round" class="hint mt-3 flex items-center gap-3" role="status">
+      <progress
+        class="bar w-28"
+        :value="taken.round.done"
+        :max="taken.round.of"
+        aria-label="Bringing jobs onto this device"
+      ></progress>
+      Bringing the library and {{ taken.round.of - 1 }} jobs onto this device
+    </p>
     <ul class="mt-4 border-t border-ink" data-test="jobs">
       <li
         v-for="job in items"
         :key="job.id"
-        class="grid gap-x-6 gap-y-0.5 border-b border-hairline py-2.5 sm:grid-cols-[5rem_minmax(0,1.1fr)_minmax(0,1.4fr)_9rem_auto] sm:items-baseline"
+        :data-job="job.id"
+        class="relative grid min-h-11 gap-x-6 gap-y-0.5 border-b border-hairline py-2.5 hover:bg-band sm:grid-cols-[5rem_minmax(0,1.1fr)_minmax(0,1.4fr)_9rem_auto] sm:items-baseline"
       >
         <span class="hidden font-mono text-soft sm:block">{{ job.unit.tag }}</span>
         <span
-          ><RouterLink class="font-medium text-brine hover:underline" :to="`/jobs/${job.id}`">{{
+          ><RouterLink class="font-medium text-brine after:absolute after:inset-0" :to="`/jobs/${job.id}`">{{
             job.unit.name
           }}</RouterLink
           ><span class="block text-[13.5px] text-soft">{{ job.unit.siteName }}</span></span
@@ -65,15 +84,29 @@ useJumpTargets(() =>
           >{{ localDate(job.createdAt)
           }}<span class="sm:block"><span class="sm:hidden"> · </span>{{ job.createdBy }}</span></span
         >
-        <span v-if="session.mayWrite"
-          ><button
+        <span class="relative z-10 flex flex-wrap items-center gap-x-5 text-[14px]">
+          <label class="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
+            <input
+              type="checkbox"
+              :checked="taken.ofJob(job.id)?.marked ?? false"
+              :aria-label="`Take ${job.unit.name} along`"
+              data-test="take-along"
+              @change="(event) => taken.mark(job.id, (event.target as HTMLInputElement).checked)"
+            />
+            Take along
+          </label>
+          <span class="text-soft" :class="{ 'text-alarm': taken.ofJob(job.id)?.problem }">{{
+            hereWords(job.id)
+          }}</span>
+          <button
+            v-if="session.mayWrite"
             type="button"
-            class="link text-[14px]"
+            class="link min-h-9 pointer-coarse:min-h-11"
             @click="setArchived(job, !job.archived, job.unit.name)"
           >
             {{ job.archived ? 'Restore' : 'Archive' }}
-          </button></span
-        >
+          </button>
+        </span>
       </li>
     </ul>
     <p v-if="!loading && items.length === 0" class="mt-5 max-w-xl">

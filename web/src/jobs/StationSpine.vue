@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { openStations, stationNames, stations, type Progress, type StationId } from '@brine/core/record/job';
 
@@ -28,21 +28,35 @@ const steps = computed(() =>
     };
   }),
 );
+const strip = ref<HTMLElement | null>(null);
+/** On a phone the strip is wider than the screen: the current station stands in its middle. */
+async function showHere() {
+  await nextTick();
+  const node = strip.value?.querySelector<HTMLElement>('[aria-current="step"]')?.parentElement;
+  if (strip.value && node)
+    strip.value.scrollLeft = node.offsetLeft - (strip.value.clientWidth - node.offsetWidth) / 2;
+}
+onMounted(showHere);
+watch(() => props.here, showHere);
 </script>
 
 <template>
-  <nav aria-label="Stations of this job" class="flex min-w-0 print:hidden flex-1 overflow-x-auto">
+  <nav
+    ref="strip"
+    aria-label="Stations of this job"
+    class="relative flex min-w-0 flex-1 overflow-x-auto print:hidden"
+  >
     <ol class="flex flex-1 items-stretch">
       <li
         v-for="step in steps"
         :key="step.id"
-        class="min-w-0 flex-1"
+        class="shrink-0 md:min-w-0 md:flex-1 md:shrink"
         :class="{ 'hidden lg:block': !step.open }"
       >
         <component
           :is="step.open ? RouterLink : 'span'"
           :to="`/jobs/${jobId}/${step.id}`"
-          class="flex h-full items-center gap-2.5 px-3 py-2"
+          class="flex h-full min-h-11 items-center gap-2 px-3 py-1 md:gap-2.5 md:py-2"
           :class="{ 'opacity-70': !step.open, 'bg-band': step.current }"
           :aria-current="step.current ? 'step' : undefined"
           :aria-disabled="step.open ? undefined : 'true'"
@@ -58,7 +72,7 @@ const steps = computed(() =>
               :class="step.current ? 'font-semibold' : 'font-medium'"
               >{{ step.name }}</span
             >
-            <span class="block truncate text-[12.5px] leading-tight text-soft">{{ step.words }}</span>
+            <span class="hidden text-[12.5px] leading-tight text-soft md:block">{{ step.words }}</span>
           </span>
         </component>
       </li>

@@ -31,7 +31,7 @@ async function take(event: Event) {
 <template>
   <span class="flex flex-wrap items-center gap-x-3">
     <label
-      class="inline-flex min-h-9 cursor-pointer items-center text-[15px] font-medium text-brine underline underline-offset-2 focus-within:outline-2"
+      class="inline-flex min-h-9 pointer-coarse:min-h-11 cursor-pointer items-center text-[15px] font-medium text-brine underline underline-offset-2 focus-within:outline-2"
       >{{ busy ? 'Importing …' : 'Import'
       }}<input
         type="file"

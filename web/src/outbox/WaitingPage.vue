@@ -6,11 +6,13 @@ import { describeEntry } from '@brine/core/record/kinds';
 import { localDateTime } from '../shared/display/localTime.ts';
 import { useOutbox } from '../shared/outbox/outboxStore.ts';
 import type { WaitingEntry } from '../shared/outbox/storage.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import { saveFile } from '../shared/ui/saveFile.ts';
 import EditEntry from './EditEntry.vue';
 
 const outbox = useOutbox();
+const session = useSession();
 const rows = computed(() =>
   outbox.entries.map((w) => ({
     id: w.entry.id,
@@ -30,11 +32,13 @@ async function changed(body: EntryBody): Promise<void> {
   await outbox.edit(entry.id, body);
 }
 /** What is on the device as a file: for the record, or for whoever looks into why the server refuses it. */
-const exportAll = () =>
+async function exportAll() {
   saveFile(
     'brine-waiting.json',
     new Blob([JSON.stringify(outbox.entries, null, 2)], { type: 'application/json' }),
   );
+  await session.exported();
+}
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS } from '@brine/contract/lengths';
 import type { Company } from '@brine/contract/routes';
 import { schools, type SchoolId } from '@brine/core/foundation/unit';
 import { request, messageOf } from '../shared/api/client.ts';
@@ -22,7 +23,7 @@ const rows = computed(() =>
     ),
   })),
 );
-async function change(what: Partial<Pick<Company, 'name' | 'schools' | 'displayUnit'>>) {
+async function change(what: Partial<Pick<Company, 'name' | 'schools' | 'displayUnit' | 'offlineDays'>>) {
   problem.value = null;
   try {
     await request('changeCompany', { body: { ...what, version: session.company!.version } });
@@ -46,6 +47,11 @@ function rename() {
   settle();
   return change({ name: typed });
 }
+const allDays = Array.from(
+  { length: MOST_OFFLINE_DAYS - LEAST_OFFLINE_DAYS + 1 },
+  (_, i) => LEAST_OFFLINE_DAYS + i,
+);
+const days = (event: Event) => change({ offlineDays: Number((event.target as HTMLSelectElement).value) });
 const costs = (row: (typeof rows.value)[number]) =>
   row.sides.find((s) => s.side === (row.side || row.usual))?.costs ?? '';
 </script>
@@ -68,6 +74,12 @@ const costs = (row: (typeof rows.value)[number]) =>
         ><select id="company-unit" :value="session.company?.displayUnit" @change="unit">
           <option value="fahrenheit">°F</option>
           <option value="celsius">°C</option>
+        </select>
+      </div>
+      <div class="flex flex-col gap-1">
+        <label for="company-offline" class="field-label">Works without signal for</label
+        ><select id="company-offline" :value="session.company?.offlineDays" @change="days">
+          <option v-for="n in allDays" :key="n" :value="n">{{ n }} {{ n === 1 ? 'day' : 'days' }}</option>
         </select>
       </div>
     </div>

@@ -59,7 +59,7 @@ onMounted(() => act(async () => undefined));
       <p>Send {{ link.name }} this link. It works once, for seven days, and is shown only now:</p>
       <p class="font-mono text-[14px] break-all select-all">{{ link.address }}</p>
     </div>
-    <table class="table-plain mt-4">
+    <table class="table-plain table-stack mt-4">
       <thead>
         <tr>
           <th>Name</th>
@@ -72,7 +72,7 @@ onMounted(() => act(async () => undefined));
       <tbody>
         <tr v-for="person in people" :key="person.id" :data-person="person.login">
           <td class="font-medium">{{ person.name }}</td>
-          <td class="font-mono text-soft">{{ person.login }}</td>
+          <td class="font-mono text-soft" data-label="Login">{{ person.login }}</td>
           <td>
             <select
               :value="person.role"

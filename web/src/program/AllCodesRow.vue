@@ -46,7 +46,7 @@ const back = computed(() =>
         <button
           v-if="session.mayWrite"
           type="button"
-          class="link ml-2 min-h-9"
+          class="link ml-2 min-h-9 pointer-coarse:min-h-11"
           @click="job.write(defaultDecision(row))"
         >
           Leave it at its default
@@ -57,7 +57,7 @@ const back = computed(() =>
         <button
           v-if="session.mayWrite"
           type="button"
-          class="link min-h-9"
+          class="link min-h-9 pointer-coarse:min-h-11"
           data-test="code-back"
           @click="write(null)"
         >

@@ -16,7 +16,7 @@ import type { Strokes } from './useStrokes.ts';
 const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
 const job = useJob();
 const session = useSession();
-const emit = defineEmits<{ ask: [what: 'showsElse' | 'skip'] }>();
+const emit = defineEmits<{ ask: []; mode: [] }>();
 const display = computed(() => job.program.value.display!);
 const groups = computed(() => {
   const list: { title: string; rows: ProgramRow[] }[] = [];
@@ -109,8 +109,9 @@ async function show(row: ProgramRow | null) {
         >
         · Enter</AppButton
       >
-      <AppButton data-test="shows-else" @click="emit('ask', 'showsElse')">Shows something else</AppButton>
-      <AppButton kind="quiet" data-test="skip" @click="emit('ask', 'skip')">Skip, say why</AppButton>
+      <AppButton data-test="shows-else" @click="emit('ask')">Shows something else, or skip</AppButton>
+      <span class="flex-1"></span>
+      <AppButton kind="quiet" data-test="open-mode" @click="emit('mode')">Cabinet mode · m</AppButton>
     </div>
   </div>
 </template>

@@ -3,21 +3,29 @@ import { ref } from 'vue';
 import { useJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
-import CabinetCard from './CabinetCard.vue';
+import CabinetList from './CabinetList.vue';
+import CabinetMode from './CabinetMode.vue';
 import CabinetTable from './CabinetTable.vue';
-import SayDialog from './SayDialog.vue';
+import ShowsElse from './ShowsElse.vue';
 import { useCabinet } from './useCabinet.ts';
 import { useStrokes } from './useStrokes.ts';
 import { useNarrow } from '../shared/ui/useNarrow.ts';
 
-// The dialog stands beside the list: what the station says of the layout belongs to the list.
+// The dialogs stand beside the list: what the station says of the layout belongs to the list.
 defineOptions({ inheritAttrs: false });
 const job = useJob();
 const cabinet = useCabinet();
 const strokes = useStrokes(cabinet);
 const session = useSession();
 const narrow = useNarrow();
-const asking = ref<'showsElse' | 'skip' | null>(null);
+/** On a phone the cabinet is what one came for. */
+const mode = ref(narrow.value);
+/** The display shows something else than it must; or the code is left out. */
+const asking = ref(false);
+function open(code: string | null) {
+  if (code !== null) cabinet.goTo(code);
+  mode.value = true;
+}
 useKeys([
   { key: 'ArrowDown', label: '↓', does: 'the next code', run: () => cabinet.move(1) },
   { key: 'ArrowUp', label: '↑', does: 'the code before', run: () => cabinet.move(-1) },
@@ -27,32 +35,35 @@ useKeys([
     does: 'this code is keyed in',
     run: () => session.mayWrite && void cabinet.keyedIn(),
   },
+  {
+    key: 'm',
+    label: 'm',
+    does: 'cabinet mode: the present code alone, at arm’s length',
+    run: () => open(null),
+  },
 ]);
 </script>
 
 <template>
-  <CabinetCard
-    v-if="narrow"
-    v-bind="$attrs"
-    class="min-h-full"
-    :cabinet="cabinet"
-    :strokes="strokes"
-    @ask="(what) => (asking = what)"
-  />
+  <CabinetList v-if="narrow" v-bind="$attrs" :cabinet="cabinet" @open="open" />
   <CabinetTable
     v-else
     v-bind="$attrs"
     :cabinet="cabinet"
     :strokes="strokes"
-    @ask="(what) => (asking = what)"
+    @ask="asking = true"
+    @mode="open(null)"
   />
-  <SayDialog
+  <CabinetMode v-if="mode" :cabinet="cabinet" :strokes="strokes" @ask="asking = true" @close="mode = false" />
+  <ShowsElse
     v-if="asking && cabinet.current.value"
-    :asking="asking"
     :row="cabinet.current.value"
+    :rows="cabinet.rows.value"
     :display="job.program.value.display!"
-    @close="asking = null"
-    @shows-else="cabinet.showsElse"
+    @close="asking = false"
+    @stand-at="strokes.standAt"
+    @shows-value="(value) => strokes.showsValue(cabinet.current.value!.code, value)"
+    @stays="cabinet.showsElse"
     @leave-at="cabinet.leaveAt"
     @skip="cabinet.skip"
   />

@@ -58,16 +58,20 @@ const choose = (event: Event) => {
     <td>
       {{ line.meaning }}<span v-if="note" class="hint block">{{ note }}</span>
     </td>
-    <td class="font-mono text-[14px] text-soft">{{ line.old }}</td>
-    <td class="text-[14px]">
+    <td class="font-mono text-[14px] text-soft" data-label="Old control">{{ line.old }}</td>
+    <td class="text-[14px]" data-label="In this one">
       <template v-if="line.copied"
         ><span class="font-mono">{{ line.copied.shown }}</span>
         <span class="hint block">{{ statusWords[line.copied.status] }}</span></template
       >
     </td>
-    <td class="text-right font-mono font-semibold whitespace-nowrap">
+    <td class="text-right font-mono font-semibold whitespace-nowrap" data-label="Set to">
       {{ show(line.row.value)
-      }}<span v-if="line.row.differs" class="block font-sans text-[12.5px] font-normal">differs</span>
+      }}<span
+        v-if="line.row.differs"
+        class="block font-sans text-[12.5px] font-normal max-sm:ml-2 max-sm:inline"
+        >differs</span
+      >
     </td>
     <td>
       <select

@@ -70,7 +70,7 @@ const hasOld = computed(() => rows.value.some((line) => line.copied !== null));
       </template>
       <span class="hint">A source without a value for a code leaves it as it is.</span>
     </div>
-    <table class="table-plain">
+    <table class="table-plain table-stack">
       <thead>
         <tr>
           <th class="w-14">Code</th>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 
-const props = defineProps<{ text: string; words: string }>();
+const props = defineProps<{ text: string; words: string; large?: boolean }>();
 /** The 14-segment face has capitals, digits and a few signs; a true minus becomes a hyphen. */
 const segments = computed(() =>
   props.text
@@ -14,11 +14,13 @@ const segments = computed(() =>
 <template>
   <figure class="min-w-0">
     <div
-      class="font-display text-[34px] leading-tight whitespace-nowrap text-[#ffb347]"
+      class="font-display leading-tight whitespace-nowrap text-[#ffb347]"
+      :class="large ? (segments.length > 6 ? 'text-[40px]' : 'text-[58px]') : 'text-[34px]'"
+      role="img"
       :aria-label="`The display shows ${text}`"
     >
       {{ segments }}
     </div>
-    <figcaption class="mt-1 text-[13px] text-[#b5c1c2]">{{ words }}</figcaption>
+    <figcaption v-if="words" class="mt-1 text-[13px] text-[#b5c1c2]">{{ words }}</figcaption>
   </figure>
 </template>

@@ -45,7 +45,11 @@ const from = computed({
     <div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] text-soft">
       <label class="flex items-center gap-2"
         >Display shows now
-        <select v-model="from" class="!min-h-9 !py-1 text-[14px]" data-test="display-shows">
+        <select
+          v-model="from"
+          class="!min-h-9 pointer-coarse:!min-h-11 !py-1 text-[14px]"
+          data-test="display-shows"
+        >
           <option value="">the standard display</option>
           <option v-for="row in cabinet.rows.value" :key="row.code" :value="row.code">{{ row.code }}</option>
         </select>

@@ -22,7 +22,7 @@ onBeforeUnmount(() => clearInterval(timer));
 </script>
 
 <template>
-  <button type="button" class="link min-h-9" @click="start">
+  <button type="button" class="link min-h-9 pointer-coarse:min-h-11" @click="start">
     {{
       left === null ? `Count the ${seconds} s until the menu closes` : `${left} s left; a key pressed: again`
     }}

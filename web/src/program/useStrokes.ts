@@ -6,6 +6,7 @@ import {
   panelWords,
   strokesFor,
   strokesOut,
+  strokesUnseen,
   strokeWords,
   type PlanStep,
   type StrokeWords,
@@ -13,7 +14,7 @@ import {
 } from '@brine/core/controllers/panel';
 import type { ProgramRow } from '@brine/core/record/job';
 import { parseNumber } from '@brine/core/foundation/quantities';
-import { mainMenuOf } from '@brine/core/controllers/definitions';
+import { mainMenuOf, type CodeValue } from '@brine/core/controllers/definitions';
 import { useJob } from '../shared/job/useJob.ts';
 import type { Cabinet } from './useCabinet.ts';
 
@@ -32,12 +33,30 @@ export function useStrokes(cabinet: Cabinet) {
   const machine = computed(() => (job.replacement.value ? machineOf(job.replacement.value) : null));
   /** Where the display stands: a code of the menu, or null for the standard display. */
   const from = ref<string | null>(null);
-  const keyed = computed<readonly Wish[]>(() => cabinet.rows.value.flatMap(standing));
-  const present = computed(() => {
-    if (!machine.value) return new Map();
-    const others = keyed.value.filter((w) => w.code !== cabinet.current.value?.code);
-    return afterKeying(machine.value, new Map(), others);
-  });
+  /** Values that the display showed on the way, of codes not settled yet. */
+  const shown = ref<ReadonlyMap<string, CodeValue>>(new Map());
+  /** The code whose value the display shows right now, open to be turned. */
+  const inEdit = ref<string | null>(null);
+  /** What was read from this very control before anything was keyed. */
+  const read = computed<ReadonlyMap<string, CodeValue>>(() =>
+    job.oldPin.value !== null && job.oldPin.value.hash === job.newPin.value?.hash
+      ? (job.program.value.found?.codes ?? new Map<string, CodeValue>())
+      : new Map<string, CodeValue>(),
+  );
+  const keyed = computed<readonly Wish[]>(() =>
+    cabinet.rows.value.flatMap((row) =>
+      // Keyed in once more, a code is turned as if it were not; what its display showed instead is where the turning begins.
+      row.code === cabinet.current.value?.code && row.state === 'keyed' ? [] : standing(row),
+    ),
+  );
+  const present = computed(() =>
+    machine.value
+      ? afterKeying(machine.value, new Map([...read.value, ...shown.value]), keyed.value)
+      : new Map<string, CodeValue>(),
+  );
+  /** Whether anybody has seen the value of a code on this control: a booklet's factory value is a guess. */
+  const isSeen = ({ code, state }: ProgramRow) =>
+    read.value.has(code) || shown.value.has(code) || state === 'showsElse';
 
   // Going back and forth in the list moves nothing at the cabinet; settling a code does.
   const endsOf = new Map<string, string | null>();
@@ -45,7 +64,7 @@ export function useStrokes(cabinet: Cabinet) {
     const row = cabinet.current.value;
     if (!machine.value || !row) return null;
     return attempt(() => {
-      const { steps, ends } = strokesFor(
+      const { steps, ends, turns } = (isSeen(row) ? strokesFor : strokesUnseen)(
         machine.value!,
         present.value,
         { code: row.code, value: row.value },
@@ -53,13 +72,14 @@ export function useStrokes(cabinet: Cabinet) {
       );
       // Where the display will stand once this code is settled; kept, since the plan is for the next code by then.
       endsOf.set(row.code, ends);
-      return steps;
+      // The value stands on the display already: what leads there is behind.
+      return inEdit.value === row.code && turns ? steps.slice(turns.from) : steps;
     });
   });
-  watch(
-    cabinet.lastSettled,
-    (code) => (from.value = code !== null && endsOf.has(code) ? endsOf.get(code)! : code),
-  );
+  watch(cabinet.lastSettled, (code) => {
+    from.value = code !== null && endsOf.has(code) ? endsOf.get(code)! : code;
+    inEdit.value = null;
+  });
   const out = computed(() =>
     machine.value && from.value !== null
       ? attempt(() => strokesOut(machine.value!, present.value, from.value!))
@@ -98,11 +118,22 @@ export function useStrokes(cabinet: Cabinet) {
   }
 
   /** Says where the display of the control stands: the strokes begin there. */
-  const standAt = (code: string | null) => void (from.value = code);
+  function standAt(code: string | null): void {
+    from.value = code;
+    inEdit.value = null;
+  }
+
+  /** Says what value the display shows of a code, open to be turned: the strokes go on from there. */
+  function showsValue(code: string, value: CodeValue): void {
+    shown.value = new Map(shown.value).set(code, value);
+    from.value = code;
+    inEdit.value = code;
+  }
 
   return {
     from: readonly(from),
     standAt,
+    showsValue,
     lines,
     outLines,
     problem,

@@ -6,7 +6,7 @@ import { inDays, inMonths } from '../shared/display/dates.ts';
 import { figureLines } from './log/logWords.ts';
 import { daysOf, measuredDay } from './log/measuredDay.ts';
 import { readOhms, shownOhms } from './probes/ohms.ts';
-import { readValue, shownRange } from './run/testWords.ts';
+import { readValue, shownRange, shownTime } from './run/testWords.ts';
 
 describe('what is typed at the unit', () => {
   test.each([
@@ -28,6 +28,19 @@ describe('what is typed at the unit', () => {
     expect(readValue(cutOut, '-23C', 'degF')).toBe(-23);
     expect(readValue({ unit: 'A', label: '', least: 1, most: 2 }, '7.5 A', 'degF')).toBe(7.5);
     expect(readValue(cutOut, 'cold', 'degF')).toBeNull();
+    // Times with their unit, or as a stopwatch shows them, whatever the measure counts in.
+    const rest = { unit: 'min' as const, label: '', least: 2 + 50 / 60, most: null };
+    expect([
+      readValue(rest, '3:04', 'degF'),
+      readValue(rest, '90 s', 'degF'),
+      readValue(rest, '3', 'degF'),
+    ]).toEqual([3 + 4 / 60, 1.5, 3]);
+    expect(readValue({ unit: 's', label: '', least: null, most: 90 }, '1.5 min', 'degF')).toBe(90);
+    expect([shownRange(rest, 'degF'), shownTime(45), shownTime(4800)]).toEqual([
+      'at least 2:50 min',
+      '45 s',
+      '1 h 20 min',
+    ]);
     expect(shownRange(cutOut, 'degF')).toBe('−11.2 °F to −7.6 °F');
     expect(shownRange({ unit: 'min', label: '', least: 3, most: null }, 'degF')).toBe('at least 3 min');
   });

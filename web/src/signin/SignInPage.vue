@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate';
 import { ref } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { object, string } from 'yup';
 import { ApiError } from '../shared/api/client.ts';
+import { useOutbox } from '../shared/outbox/outboxStore.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import TextField from '../shared/ui/TextField.vue';
 
 const session = useSession();
+const outbox = useOutbox();
 const router = useRouter();
 const route = useRoute();
 const problem = ref<string | null>(null);
@@ -41,10 +43,18 @@ const submit = handleSubmit(async ({ login, password }) => {
       @submit="submit"
     >
       <h1 class="text-[26px]">Sign in</h1>
+      <p v-if="session.ended" class="border-l-4 border-amber bg-amber-wash px-3 py-2" role="status">
+        {{ session.ended }}
+      </p>
       <TextField name="login" label="Login" autocomplete="username" />
       <TextField name="password" label="Password" type="password" autocomplete="current-password" />
       <FormProblem :message="problem" />
       <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="sign-in">Sign in</AppButton>
+      <p v-if="outbox.entries.length > 0" class="border-l-4 border-amber bg-amber-wash px-3 py-2">
+        {{ outbox.entries.length === 1 ? 'One entry waits' : `${outbox.entries.length} entries wait` }} on
+        this device.
+        <RouterLink class="link" to="/waiting">Look, or export</RouterLink>
+      </p>
       <p class="hint">
         No account? A lead of your company sends you a link. Forgotten the password? A lead sends you a new
         one.

@@ -113,7 +113,10 @@ function takeText() {
         :aria-label="question.label"
         class="flex flex-wrap gap-x-5 gap-y-2"
       >
-        <label v-for="[value, name] in options" :key="value" class="flex min-h-8 items-center gap-2"
+        <label
+          v-for="[value, name] in options"
+          :key="value"
+          class="flex min-h-8 pointer-coarse:min-h-11 items-center gap-2"
           ><input
             type="checkbox"
             :checked="list.includes(value)"
@@ -124,7 +127,7 @@ function takeText() {
         >
       </div>
       <div v-else-if="form === 'yesNo'" role="radiogroup" :aria-label="question.label" class="flex gap-5">
-        <label class="flex min-h-8 items-center gap-2"
+        <label class="flex min-h-8 pointer-coarse:min-h-11 items-center gap-2"
           ><input
             type="radio"
             :name="id"
@@ -133,7 +136,7 @@ function takeText() {
             @change="say(true)"
           />Yes</label
         >
-        <label class="flex min-h-8 items-center gap-2"
+        <label class="flex min-h-8 pointer-coarse:min-h-11 items-center gap-2"
           ><input
             type="radio"
             :name="id"

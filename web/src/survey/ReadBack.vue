@@ -5,6 +5,7 @@ import { choiceWords } from '@brine/core/record/handover';
 import { panelWords, strokeSentence } from '@brine/core/controllers/panel';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
+import ReadMode from './ReadMode.vue';
 import { useReadBack } from './useReadBack.ts';
 
 /** The old control read code by code: strokes to the next value, a field for what the display shows. Nothing on the control is changed. */
@@ -37,9 +38,10 @@ const options = computed(() =>
       }))
     : null,
 );
-function take() {
+const mode = ref(false);
+function take(shown = typed.value) {
   const code = current.value?.code;
-  const value = typed.value.trim();
+  const value = shown.trim();
   if (code === undefined || value === '') return;
   live.taken(code, value);
   emit('found', code, value);
@@ -52,7 +54,13 @@ function take() {
     aria-label="Read by keystrokes"
     data-test="read-back"
   >
-    <p class="text-[14px] text-soft" role="status">{{ read }} of {{ codes.length }} read. {{ timeOut }}</p>
+    <div class="flex flex-wrap items-center gap-x-4">
+      <p class="min-w-0 flex-1 text-[14px] text-soft" role="status">
+        {{ read }} of {{ codes.length }} read. {{ timeOut }}
+      </p>
+      <AppButton v-if="current" data-test="read-mode" @click="mode = true">Cabinet mode</AppButton>
+    </div>
+    <ReadMode v-if="mode && machine" :live="live" :machine="machine" @take="take" @close="mode = false" />
     <template v-if="current">
       <h3 class="mt-1">
         <span class="font-mono">{{ current.code }}</span> {{ current.name }}
@@ -69,7 +77,7 @@ function take() {
         </li>
         <li v-if="lines.length === 0" class="list-none">The value is on the display now.</li>
       </ol>
-      <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="take">
+      <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="take()">
         <label class="flex flex-col gap-1"
           ><span class="field-label">It shows</span>
           <select v-if="options" v-model="typed" data-test="read-value">
@@ -92,7 +100,7 @@ function take() {
         <label class="flex items-center gap-2 text-[14px] text-soft"
           >Display shows now
           <select
-            class="!min-h-9 !py-1 text-[14px]"
+            class="!min-h-9 pointer-coarse:!min-h-11 !py-1 text-[14px]"
             :value="from ?? ''"
             @change="from = ($event.target as HTMLSelectElement).value || null"
           >

@@ -18,7 +18,10 @@ const words = computed(() =>
 
 <template>
   <Disclosure v-slot="{ open }" as="div">
-    <DisclosureButton class="flex min-h-9 items-center gap-2 text-left" data-test="schools">
+    <DisclosureButton
+      class="flex min-h-9 pointer-coarse:min-h-11 items-center gap-2 text-left"
+      data-test="schools"
+    >
       <ChevronRight :size="18" :class="{ 'rotate-90': open }" /><span
         class="font-head text-[17px] font-semibold"
         >Where people differ</span

@@ -83,6 +83,7 @@ export function useReadBack(definition: () => ControllerDefinition | null, sheet
   return {
     machine,
     codes,
+    isRead: (code: string) => known.value.has(code),
     read: computed(() => codes.value.filter((p) => known.value.has(p.code)).length),
     open,
     current,
@@ -92,3 +93,5 @@ export function useReadBack(definition: () => ControllerDefinition | null, sheet
     skip: (code: string) => (skipped.value = [...skipped.value, code]),
   };
 }
+
+export type LiveReading = ReturnType<typeof useReadBack>;

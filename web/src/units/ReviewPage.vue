@@ -69,7 +69,7 @@ const shown = ref(AT_ONCE);
         >Tune besides for
         <select
           v-model="wanted"
-          class="!min-h-9 max-w-full !py-1"
+          class="!min-h-9 pointer-coarse:!min-h-11 max-w-full !py-1"
           :disabled="running"
           data-test="review-goal"
         >
@@ -129,7 +129,7 @@ const shown = ref(AT_ONCE);
     <button
       v-if="lines.length > shown"
       type="button"
-      class="link mt-3 min-h-9"
+      class="link mt-3 min-h-9 pointer-coarse:min-h-11"
       data-test="review-more"
       @click="shown += AT_ONCE"
     >

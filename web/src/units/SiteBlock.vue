@@ -18,9 +18,9 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
 
 <template>
   <section :aria-label="name">
-    <div class="flex items-baseline gap-3 border-b border-ink pb-1">
+    <div class="flex flex-wrap items-baseline gap-x-3 border-b border-ink pb-1">
       <h2 class="text-[16px]">{{ name }}</h2>
-      <span class="hint min-w-0 flex-1 truncate">{{ place }}</span>
+      <span class="hint min-w-0 flex-1 max-sm:order-last max-sm:basis-full">{{ place }}</span>
       <span v-if="session.mayWrite && site" class="flex gap-3 text-[14px]">
         <RouterLink
           v-if="!site.archived && units.length > 0"
@@ -39,18 +39,18 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
       <li
         v-for="unit in units"
         :key="unit.id"
-        class="grid grid-cols-[4rem_minmax(0,1fr)_auto] items-baseline gap-x-3 border-b border-hairline py-1.5"
+        class="relative grid grid-cols-[4rem_minmax(0,1fr)] items-baseline gap-x-3 border-b border-hairline py-1.5 sm:grid-cols-[4rem_minmax(0,1fr)_auto]"
       >
         <span class="font-mono text-soft">{{ unit.tag }}</span>
         <span
           ><RouterLink
-            class="text-brine hover:underline"
+            class="text-brine after:absolute after:inset-0 hover:underline"
             :to="`/units/${unit.id}`"
             title="Everything done on this unit"
             >{{ unit.name }}</RouterLink
           ><span class="hint block">{{ unit.plate }}</span></span
         >
-        <span class="flex gap-3 text-[14px]"
+        <span class="relative z-10 flex flex-wrap gap-3 text-[14px] max-sm:col-start-2"
           ><RouterLink class="link" :to="{ path: '/jobs', query: { search: unit.name } }">Jobs</RouterLink
           ><template v-if="session.mayWrite"
             ><button type="button" class="link" @click="$emit('editUnit', unit)">Edit</button

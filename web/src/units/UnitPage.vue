@@ -7,10 +7,13 @@ import { printNumber } from '@brine/core/foundation/quantities';
 import { isSettingId, settingOf } from '@brine/core/foundation/settings';
 import { request, messageOf } from '../shared/api/client.ts';
 import type { Unit } from '@brine/contract/routes';
+import { historyOf } from '../shared/kept/stream.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
 import { localDate, localDateTime } from '../shared/display/localTime.ts';
 
 /** Everything ever done to a unit: history, settings versions beside each other, what drifted, what is due. */
 const props = defineProps<{ id: string }>();
+const session = useSession();
 const unit = ref<Unit | null>(null);
 const jobs = ref<readonly HistoryJob[]>([]);
 const problem = ref('');
@@ -25,16 +28,12 @@ async function load() {
     );
     const list = [...open!.jobs, ...archived!.jobs];
     jobs.value = await Promise.all(
-      list.map(async (job) => {
-        const entries: HistoryJob['entries'][number][] = [];
-        for (let after = 0, more = true; more;) {
-          const page = await request('entries', { params: { id: job.id }, query: { after } });
-          entries.push(...page.entries);
-          after = page.entries.at(-1)?.sequence ?? after;
-          more = page.more;
-        }
-        return { id: job.id, title: job.title, createdAt: job.createdAt, entries };
-      }),
+      list.map(async (job) => ({
+        id: job.id,
+        title: job.title,
+        createdAt: job.createdAt,
+        entries: (await historyOf(session.person?.id ?? '', job.id)).entries,
+      })),
     );
   } catch (error) {
     problem.value = messageOf(error);
@@ -195,7 +194,7 @@ const overdue = (due: string) => due < today;
               <span class="w-32 shrink-0 font-mono text-[13px] text-soft">{{ localDateTime(line.at) }}</span>
               <RouterLink
                 :to="`/jobs/${line.job}/survey`"
-                class="min-w-0 hover:underline"
+                class="min-w-0 hover:underline pointer-coarse:-my-1.5 pointer-coarse:min-h-11 pointer-coarse:content-center"
                 :class="{ 'font-semibold': line.kind === 'job' || line.kind === 'handedOver' }"
                 >{{ line.words
                 }}<span v-if="line.foreign !== null" class="text-soft">

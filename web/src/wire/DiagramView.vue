@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, toRef } from 'vue';
+import { computed, nextTick, ref, toRef, watch } from 'vue';
 import type { Circuit } from '@brine/core/wiring/circuit';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
@@ -36,11 +36,13 @@ const states = computed(() =>
 );
 const svg = ref<SVGSVGElement | null>(null);
 const frame = ref<HTMLElement | null>(null);
+/** Smaller than this its words cannot be read: on a phone, at arm's length, it is pushed sideways instead. */
+const least = matchMedia('(max-width: 767px)').matches ? 1 : 0.68;
 /** 0 fits the width, but never so far that the words cannot be read. */
 const scale = ref(0);
 const shownWidth = computed(() => {
   const room = frame.value?.clientWidth ?? 800;
-  const fit = Math.max(0.68, Math.min(1, room / size.value.width));
+  const fit = Math.max(least, Math.min(1, room / size.value.width));
   return Math.round(size.value.width * (scale.value === 0 ? fit : scale.value));
 });
 const ratio = computed(() => size.value.width / shownWidth.value);
@@ -55,6 +57,14 @@ const { boxes, wires, labels, size, portAt } = useDrawing({
   picked: toRef(props, 'shown'),
   open: computed(() => new Set(props.tasks.filter((id) => !props.wired.has(id)))),
   offset,
+});
+/** Where the drawing is wider than its frame it opens at the control: all wires lead there. */
+watch([frame, laidOut, shownWidth], async () => {
+  await nextTick();
+  const control = boxes.value.find(({ box }) => box.kind === 'control');
+  if (frame.value && control && frame.value.scrollLeft === 0)
+    frame.value.scrollLeft =
+      (control.x + control.box.width / 2 - size.value.left) / ratio.value - frame.value.clientWidth / 2;
 });
 const isMoved = computed(() => Object.keys(moved.value).length > 0);
 
@@ -74,15 +84,15 @@ const print = () => window.print();
 
 <template>
   <div class="flex flex-col gap-3">
-    <div class="flex flex-wrap items-center gap-2 print:hidden">
+    <div class="flex flex-wrap items-center gap-2 max-md:gap-1 print:hidden">
       <SegmentedControl v-model="state" class="lg:hidden" label="State shown" :options="states" />
       <span class="flex-1"></span>
       <AppButton aria-label="Smaller" @click="zoom(0.85)">−</AppButton>
       <AppButton aria-label="Larger" @click="zoom(1.18)">+</AppButton>
       <AppButton @click="scale = 0">Fit</AppButton>
-      <AppButton v-if="isMoved" @click="reset">Lay out again</AppButton>
-      <AppButton data-test="save-svg" @click="save">SVG</AppButton>
-      <AppButton @click="print">Print</AppButton>
+      <AppButton v-if="isMoved" class="max-md:hidden" @click="reset">Lay out again</AppButton>
+      <AppButton class="max-md:hidden" data-test="save-svg" @click="save">SVG</AppButton>
+      <AppButton class="max-md:hidden" @click="print">Print</AppButton>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="!laidOut" class="hint" role="status">Laying out the drawing …</p>

@@ -40,7 +40,7 @@ const start = (conversion: string) => job.write({ kind: 'startedFrom', conversio
         v-for="blank in blankCircuits"
         :key="blank.id"
         type="button"
-        class="min-h-9 rounded-md border border-edge px-3 hover:bg-band disabled:opacity-60"
+        class="min-h-9 pointer-coarse:min-h-11 rounded-md border border-edge px-3 hover:bg-band disabled:opacity-60"
         :disabled="!session.mayWrite"
         :aria-pressed="now === blank.id"
         @click="start(blank.id)"

@@ -103,7 +103,7 @@ function show(wires: readonly string[]) {
         <SegmentedControl label="View" :options="views" :model-value="view" @update:model-value="go" />
       </div>
       <div
-        class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+        class="mt-3 flex flex-1 flex-col pb-4 lg:min-h-0 lg:overflow-auto"
         tabindex="0"
         role="region"
         :aria-label="heading"
@@ -136,7 +136,11 @@ function show(wires: readonly string[]) {
               <strong class="font-semibold">To be decided by hand. </strong>{{ problem }}
             </li>
           </ul>
-          <WiringFindings v-if="plan.findings.length > 0" class="mb-3" :findings="plan.findings" />
+          <WiringFindings
+            v-if="plan.findings.length > 0"
+            class="mb-3 max-md:order-last max-md:mt-3"
+            :findings="plan.findings"
+          />
           <DiagramView
             v-if="view === 'diagram'"
             v-model:state="state"

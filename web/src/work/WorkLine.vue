@@ -43,7 +43,7 @@ const words = computed(() => {
       <button
         v-if="open && work.mayStop"
         type="button"
-        class="link inline-flex min-h-9 items-start"
+        class="link inline-flex min-h-9 pointer-coarse:min-h-11 items-start"
         data-test="stop-work"
         @click="$emit('stop')"
       >
@@ -51,14 +51,14 @@ const words = computed(() => {
       </button>
       <a
         v-else-if="work.file"
-        class="link inline-flex min-h-9 items-start"
+        class="link inline-flex min-h-9 pointer-coarse:min-h-11 items-start"
         :href="addressOf('workFile', { id: work.id })"
         :download="work.file"
         >Take {{ work.file }}</a
       >
       <RouterLink
         v-else-if="work.kind === 'review'"
-        class="link inline-flex min-h-9 items-start"
+        class="link inline-flex min-h-9 pointer-coarse:min-h-11 items-start"
         :to="{ path: '/units/review', query: { id: work.id } }"
         >Look at it</RouterLink
       >

@@ -86,7 +86,14 @@ const confirm = (facts: readonly Implied[]) =>
           </select>
           <p class="self-start text-[14px]">
             <span v-if="line.said">✓ {{ line.now === null ? 'left open' : 'confirmed' }}</span>
-            <button v-else type="button" class="link min-h-9" @click="confirm([line])">It is so</button>
+            <button
+              v-else
+              type="button"
+              class="link min-h-9 pointer-coarse:min-h-11"
+              @click="confirm([line])"
+            >
+              It is so
+            </button>
           </p>
         </li>
       </ul>

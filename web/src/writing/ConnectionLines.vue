@@ -27,7 +27,7 @@ defineEmits<{ state: [list: readonly Item[] | null]; add: [] }>();
       <slot :item="item" :at="at" />
       <button
         type="button"
-        class="link min-h-9"
+        class="link min-h-9 pointer-coarse:min-h-11"
         :aria-label="`Remove line ${at + 1} of ${title}`"
         @click="$emit('state', list!.length === 1 ? null : list!.filter((_, i) => i !== at))"
       >

@@ -127,7 +127,10 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
         >
         <fieldset class="flex flex-wrap items-center gap-x-4">
           <legend class="field-label">Sensor</legend>
-          <label v-for="s in menuSensors" :key="s.id" class="flex min-h-9 items-center gap-1.5"
+          <label
+            v-for="s in menuSensors"
+            :key="s.id"
+            class="flex min-h-9 pointer-coarse:min-h-11 items-center gap-1.5"
             ><input
               type="checkbox"
               :checked="item.types.includes(s.id)"

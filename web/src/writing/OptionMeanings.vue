@@ -27,7 +27,7 @@ function say(value: string, event: Event) {
       <span class="font-mono font-semibold">{{ choice.value }}</span>
       <select
         v-if="choices.length > 0"
-        class="!min-h-8 !py-0.5 text-[14px]"
+        class="!min-h-8 pointer-coarse:!min-h-11 !py-0.5 text-[14px]"
         :class="{ '!border-amber bg-amber-wash': !choice.sure }"
         :value="choice.means === null ? '' : String(choice.means)"
         :aria-label="`${row.code} ${choice.value} stands for`"

@@ -95,7 +95,7 @@ function setRole(index: number, event: Event) {
       <label v-for="(role, i) in live.table.value.columns.roles" :key="i" class="flex items-center gap-1.5"
         >{{ i + 1 }}
         <select
-          class="!min-h-8 !py-0.5 text-[14px]"
+          class="!min-h-8 pointer-coarse:!min-h-11 !py-0.5 text-[14px]"
           :value="role"
           :aria-label="`Column ${i + 1} holds`"
           @change="setRole(i, $event)"

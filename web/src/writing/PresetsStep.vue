@@ -86,7 +86,7 @@ const standardOf = (code: string) => {
               /></label>
               <button
                 type="button"
-                class="link min-h-9 text-[13px] font-normal"
+                class="link min-h-9 pointer-coarse:min-h-11 text-[13px] font-normal"
                 @click="set(list.filter((_, n) => n !== i))"
               >
                 Remove
@@ -102,7 +102,7 @@ const standardOf = (code: string) => {
             <td class="text-right font-mono text-soft">{{ standardOf(p.code) }}</td>
             <td v-for="(one, i) in list" :key="i">
               <input
-                class="!min-h-8 w-20 font-mono"
+                class="!min-h-8 pointer-coarse:!min-h-11 w-20 font-mono"
                 :value="one.values[p.code] ?? ''"
                 :placeholder="standardOf(p.code)"
                 :aria-label="`${p.code} in ${one.name || one.id}`"

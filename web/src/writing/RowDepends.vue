@@ -28,7 +28,7 @@ function toggle(value: string, on: boolean) {
     <label class="flex items-center gap-1.5"
       >shown
       <select
-        class="!min-h-8 !py-0.5 text-[14px]"
+        class="!min-h-8 pointer-coarse:!min-h-11 !py-0.5 text-[14px]"
         :value="row.condition?.code ?? ''"
         :aria-label="`${row.code} is shown`"
         @change="pick(($event.target as HTMLSelectElement).value)"
@@ -37,7 +37,10 @@ function toggle(value: string, on: boolean) {
         <option v-for="m in masters" :key="m.key" :value="m.code">when {{ m.code }} is</option>
       </select></label
     >
-    <label v-for="c in master?.choices ?? []" :key="c.value" class="flex min-h-8 items-center gap-1"
+    <label
+      v-for="c in master?.choices ?? []"
+      :key="c.value"
+      class="flex min-h-8 pointer-coarse:min-h-11 items-center gap-1"
       ><input
         type="checkbox"
         :checked="row.condition!.values.includes(c.value)"

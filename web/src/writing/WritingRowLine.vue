@@ -78,7 +78,7 @@ function mend(field: keyof Mend, event: Event) {
           <label v-for="field in fields" :key="field" class="flex flex-col text-[13px] text-soft"
             >{{ labels[field] }}
             <input
-              class="!min-h-8 font-mono text-[14px] text-ink"
+              class="!min-h-8 pointer-coarse:!min-h-11 font-mono text-[14px] text-ink"
               :class="field === 'description' ? 'w-64' : 'w-20'"
               :value="row[field]"
               :aria-label="`${labels[field]} of line ${row.line}`"
@@ -112,7 +112,7 @@ function mend(field: keyof Mend, event: Event) {
         <button
           v-if="check && open === null && row.problems.length === 0"
           type="button"
-          class="link block min-h-9"
+          class="link block min-h-9 pointer-coarse:min-h-11"
           @click="acceptRow(live, row)"
         >
           it is right

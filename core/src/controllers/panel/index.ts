@@ -6,6 +6,7 @@ export { type DeedAsk, planDeed } from './plan/planDeed.ts';
 export { planKeys } from './plan/planKeys.ts';
 export { afterReading, type ReadingStrokes, strokesToRead } from './plan/read.ts';
 export { afterKeying, strokesFor, strokesOut } from './plan/strokes.ts';
+export { strokesUnseen } from './plan/unseen.ts';
 export type { PlanStep } from './plan/walker.ts';
 export { CannotPlan, type Wish } from './plan/wishes.ts';
 export { presentValues } from './present.ts';

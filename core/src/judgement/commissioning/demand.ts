@@ -45,7 +45,7 @@ export function demandTests({ values }: Wording): readonly CommissioningTest[] {
       title: 'Frost again, after three days',
       why: 'Only the coil says whether the place was right.',
       how: [
-        'After three days, before a defrost: note the frost again under Tools, Frost, with a second picture.',
+        'After three days, before a defrost: note the frost again under Tools, Frost, Another look, with a second picture: both looks are compared there.',
       ],
       expect: 'Thin and even, heaviest still at the sensor; no ice that was left.',
       caution: null,

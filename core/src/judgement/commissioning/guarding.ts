@@ -154,7 +154,10 @@ export function lastTests({ values, display, unit }: Wording): readonly Commissi
       title: 'User’s range',
       why: 'The end of the range decides how cold it can be turned.',
       how: ['Turn it to both ends as a user would, and back.'],
-      expect: `It stops at ${printFor(min, display)} and ${printFor(max, display)}.`,
+      expect:
+        printFor(min, display) === printFor(max, display)
+          ? `It stays at ${printFor(min, display)}.`
+          : `It stops at ${printFor(min, display)} and ${printFor(max, display)}.`,
       measure: null,
       wait: null,
       caution: null,

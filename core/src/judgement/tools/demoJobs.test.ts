@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { check } from '../checks/index.ts';
 import type { Sides } from '../../foundation/unit/index.ts';
 import { leaveBehindSheet } from '../../record/handover/index.ts';
-import { factsOf, frostOf, humidityOf, programOf, type Program } from '../../record/job/index.ts';
+import { factsOf, frostLooksOf, humidityOf, programOf, type Program } from '../../record/job/index.ts';
 import { fold } from '../../record/fold/index.ts';
 import type { EntryBody } from '../../record/entries/index.ts';
 import { validateSet, type SettingValues } from '../../foundation/settings/index.ts';
@@ -63,7 +63,7 @@ function open(key: string): Opened {
       display: 'degC',
       definition,
       humidity: humidityOf(state),
-      frost: frostOf(state),
+      frost: frostLooksOf(state),
       now: '2026-11-23T10:00:00.000Z',
     },
   };
@@ -250,6 +250,10 @@ describe('what the tools say holds', () => {
     const kw = (id: string) => number(rows.find((r) => r.id === id)!.cells[4]);
     expect(Math.abs(kw('after') / kw('before') - 1)).toBeLessThan(0.05);
     expect(Math.abs(kw('slip-return') / kw('after') - 1)).toBeGreaterThan(0.1);
+    // Where the sensors of a pair belong: EN 1434-2, and common practice.
+    expect(reported('heatMeter', opened('milk-heater').input).words.join(' ')).toMatch(
+      /pocket of its own pipe.*shares the pipe with the flow meter/,
+    );
   });
   test('transport: start-stop runs the engine less and lets the air stand; continuous runs from its start to the end', () => {
     const { rows } = tableOf(reported('road', opened('market-van').input), 'modes');

@@ -2,6 +2,7 @@ export { offsetIsEnough, onThePlate, type PairedOffset, pairedOffset } from './b
 export { bestPlace } from './frost/bestPlace.ts';
 export type { CoilLook, HumidityCourse } from './humidity/decide.ts';
 export {
+  type FrostLook,
   type FrostNote,
   shownCelsius,
   shownKelvin,

@@ -56,7 +56,8 @@ export interface ToolInput {
   /** The new control; null while none is chosen. */
   readonly definition: ControllerDefinition | null;
   readonly humidity: HumidityCourse;
-  readonly frost: readonly FrostNote[];
+  /** The looks at the coil, the first one first. */
+  readonly frost: readonly FrostLook[];
   /** The moment, ISO 8601: what is to be waited for depends on it. */
   readonly now: string;
 }
@@ -66,6 +67,15 @@ export interface FrostNote {
   readonly row: number;
   readonly column: number;
   readonly level: number;
+}
+
+/** One look at the coil's face. */
+export interface FrostLook {
+  /** Which look it was, from 1. */
+  readonly look: number;
+  readonly notes: readonly FrostNote[];
+  /** When it was begun, ISO 8601. */
+  readonly at: string;
 }
 
 /** Told the share done; false stops the work. */

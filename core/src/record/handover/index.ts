@@ -1,3 +1,4 @@
+export { sheetFileName, sheetOfJob } from './jobSheet.ts';
 export { sharedPage } from './sharedPage.ts';
 export {
   choiceWords,

@@ -8,7 +8,7 @@ import {
   type Facts,
   type UnitDescription,
 } from '../../foundation/unit/index.ts';
-import type { FrostNote, HumidityCourse } from '../../judgement/tools/index.ts';
+import type { FrostLook, FrostNote, HumidityCourse } from '../../judgement/tools/index.ts';
 import { allStanding, type JobState } from '../fold/index.ts';
 
 /** Facts as they were typed. */
@@ -32,11 +32,19 @@ export function boxFactsOf(state: JobState, application: Application): Record<Bo
   >;
 }
 
-/** Frost as it was noted on the coil's face. */
-export const frostOf = (state: JobState): readonly FrostNote[] =>
-  allStanding(state, 'frostNote').flatMap(({ row, column, level }) =>
-    level === null ? [] : [{ row, column, level }],
-  );
+/** Frost as it was noted on the coil's face at each look, the first look first; each with the time at which it was begun. */
+export function frostLooksOf(state: JobState): readonly FrostLook[] {
+  const looks = new Map<number, { notes: FrostNote[]; at: string }>();
+  for (const heads of state.registers.values()) {
+    const { body, deviceTime } = heads.at(-1)!.entry;
+    if (body.kind !== 'frostNote' || body.level === null) continue;
+    const { row, column, level, look = 1 } = body;
+    const found = looks.get(look) ?? { notes: [], at: deviceTime };
+    found.notes.push({ row, column, level });
+    looks.set(look, { notes: found.notes, at: deviceTime < found.at ? deviceTime : found.at });
+  }
+  return [...looks.entries()].toSorted(([a], [b]) => a - b).map(([look, said]) => ({ look, ...said }));
+}
 
 /** Humidity readings and steps of the run-on, as they were written down. */
 export const humidityOf = (state: JobState): HumidityCourse => ({

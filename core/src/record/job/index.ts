@@ -1,4 +1,4 @@
-export { boxFactsOf, factsOf, frostOf, humidityOf } from './facts.ts';
+export { boxFactsOf, factsOf, frostLooksOf, humidityOf } from './facts.ts';
 export { judgementInput } from './judged.ts';
 export { type ChosenValue, defaultDecision, type Program, programOf, type ProgramRow } from './program.ts';
 export {

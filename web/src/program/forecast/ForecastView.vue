@@ -65,25 +65,25 @@ const dayNames = [1, 3, 7, 30] as const;
 </script>
 
 <template>
-  <div class="flex flex-col gap-4" data-test="forecast">
+  <div class="flex flex-col gap-4 max-lg:gap-3 lg:gap-2" data-test="forecast">
     <FormProblem :message="problem" />
     <div class="flex flex-wrap items-center gap-x-6 gap-y-2 text-[14px]">
       <label class="flex flex-wrap items-center gap-2"
         >What if:
-        <select v-model="fault" class="!min-h-9 !py-1" data-test="what-if">
+        <select v-model="fault" class="!min-h-9 pointer-coarse:!min-h-11 !py-1" data-test="what-if">
           <option value="">normal operation</option>
           <option v-for="w in whatIfs" :key="w.kind" :value="w.kind">{{ w.words }}</option>
         </select>
       </label>
       <label class="flex items-center gap-2"
         >Over
-        <select v-model="days" class="!min-h-9 !py-1" data-test="days">
+        <select v-model="days" class="!min-h-9 pointer-coarse:!min-h-11 !py-1" data-test="days">
           <option v-for="n in dayNames" :key="n" :value="n">{{ n === 1 ? '1 day' : `${n} days` }}</option>
         </select>
       </label>
       <VariantChoice v-model="shownIds" :variants="variants" />
     </div>
-    <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
+    <div class="flex min-h-9 pointer-coarse:min-h-11 flex-wrap items-center gap-3 text-[14px]">
       <template v-if="share !== null">
         <progress class="bar w-48" :value="share" max="1" aria-label="Simulating"></progress>
         <span class="text-soft">Simulating, {{ Math.round(share * 100) }} %</span>

@@ -18,7 +18,11 @@ function toggle(id: string) {
 <template>
   <fieldset class="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]" data-test="variants">
     <legend class="sr-only">Sets of values to compare, at most four</legend>
-    <label v-for="v in variants" :key="v.id" class="flex min-h-9 items-center gap-1.5">
+    <label
+      v-for="v in variants"
+      :key="v.id"
+      class="flex min-h-9 pointer-coarse:min-h-11 items-center gap-1.5"
+    >
       <input
         type="checkbox"
         :checked="known.includes(v.id)"

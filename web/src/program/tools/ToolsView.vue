@@ -73,7 +73,7 @@ async function take(values: SettingValues, why: string) {
         v-if="tool === 'frost'"
         :rows="Math.round(facts.coilRows)"
         :columns="Math.round(facts.coilColumns)"
-        :notes="frost"
+        :looks="frost"
         :sensor="sensor"
         :editable="session.mayWrite"
       />

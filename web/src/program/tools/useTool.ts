@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { factsOf, frostOf, humidityOf } from '@brine/core/record/job';
+import { factsOf, frostLooksOf, humidityOf } from '@brine/core/record/job';
 import { tools, toolsFor, type ToolId, type ToolInput, type ToolReport } from '@brine/core/judgement/tools';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import type { OpenJob } from '../../shared/job/useJob.ts';
@@ -17,7 +17,7 @@ export function useTool(job: OpenJob, tool: Ref<ToolId | null>) {
   const display = useDisplay();
   const facts = computed(() => factsOf(job.state.value, job.program.value.unit));
   const humidity = computed(() => humidityOf(job.state.value));
-  const frost = computed(() => frostOf(job.state.value));
+  const frost = computed(() => frostLooksOf(job.state.value));
   const input = computed<Omit<ToolInput, 'now'> | null>(() => {
     const { unit, inForce, found } = job.program.value;
     return unit

@@ -62,9 +62,9 @@ function take() {
 <template>
   <div class="flex flex-col gap-4" data-test="tune">
     <div class="flex flex-wrap items-end gap-x-6 gap-y-2 text-[14px]">
-      <label class="flex flex-wrap items-center gap-2"
+      <label class="flex max-w-full min-w-0 flex-wrap items-center gap-2"
         >What for:
-        <select v-model="goal" class="!min-h-9 max-w-full !py-1" data-test="goal">
+        <select v-model="goal" class="!min-h-9 pointer-coarse:!min-h-11 max-w-full !py-1" data-test="goal">
           <option v-for="id in goalIds" :key="id" :value="id">{{ goals[id].question }}</option>
         </select>
       </label>
@@ -72,7 +72,7 @@ function take() {
     <fieldset class="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
       <legend class="sr-only">Settings that are varied</legend>
       <span>Varied:</span>
-      <label v-for="id in usual" :key="id" class="flex min-h-9 items-center gap-1.5">
+      <label v-for="id in usual" :key="id" class="flex min-h-9 pointer-coarse:min-h-11 items-center gap-1.5">
         <input
           type="checkbox"
           :checked="swept.includes(id)"
@@ -89,7 +89,7 @@ function take() {
       </label>
     </fieldset>
     <FormProblem :message="typeof task === 'string' ? task : tuning.problem.value" />
-    <div class="flex min-h-9 flex-wrap items-center gap-3 text-[14px]">
+    <div class="flex min-h-9 pointer-coarse:min-h-11 flex-wrap items-center gap-3 text-[14px]">
       <template v-if="tuning.running.value">
         <progress
           class="bar w-48"
@@ -136,7 +136,7 @@ function take() {
         >Take it: {{ display.words(remedyWords(tuning.tuned.value.advised.change)) }}</AppButton
       >
     </div>
-    <table v-if="best.length > 0" class="table-plain max-w-3xl" data-test="best">
+    <table v-if="best.length > 0" class="table-plain table-stack max-w-3xl" data-test="best">
       <thead>
         <tr>
           <th>Variant</th>
@@ -148,9 +148,9 @@ function take() {
       <tbody>
         <tr v-for="row in best" :key="row.index" class="[&>td]:!py-1.5">
           <td>{{ row.present ? 'In the unit' : display.words(remedyWords(row.change)) }}</td>
-          <td class="text-right font-mono">{{ number(row.score) }}</td>
-          <td class="text-right font-mono">{{ number(row.price) }}</td>
-          <td>{{ display.words(joinSentences(row.against, '; ')) || 'nothing' }}</td>
+          <td class="text-right font-mono" :data-label="label">{{ number(row.score) }}</td>
+          <td class="text-right font-mono" :data-label="price">{{ number(row.price) }}</td>
+          <td data-label="Against it">{{ display.words(joinSentences(row.against, '; ')) || 'nothing' }}</td>
         </tr>
       </tbody>
     </table>

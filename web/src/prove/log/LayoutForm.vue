@@ -49,7 +49,7 @@ const rows = computed(() => props.guessed.rows.slice(0, 6));
             <th v-for="(column, i) in layout.columns" :key="i" class="min-w-32">
               <span class="block truncate" :title="column.name">{{ column.name }}</span>
               <select
-                class="mt-1 !min-h-9 w-full !py-1 text-[14px] text-ink"
+                class="mt-1 !min-h-9 pointer-coarse:!min-h-11 w-full !py-1 text-[14px] text-ink"
                 :value="column.role ?? ''"
                 :aria-label="`${column.name} holds`"
                 :data-test="`column-${i}`"

@@ -34,7 +34,7 @@ const name = (start: number, i: number) =>
       <h3>Measured over simulated</h3>
       <label class="flex items-center gap-2 text-[14px]"
         >Day
-        <select v-model="day" class="!min-h-9 !py-1" data-test="log-day">
+        <select v-model="day" class="!min-h-9 pointer-coarse:!min-h-11 !py-1" data-test="log-day">
           <option v-for="(start, i) in days" :key="start" :value="i">{{ name(start, i) }}</option>
         </select>
       </label>

@@ -1,6 +1,6 @@
 import { LONGEST_NAME } from '@brine/contract/lengths';
 import { cutText } from '../../shared/ui/cutText.ts';
-import { ref, shallowRef } from 'vue';
+import { ref, shallowRef, watch } from 'vue';
 import {
   clockIso,
   guessLayout,
@@ -12,13 +12,20 @@ import {
 import type { Judged } from '@brine/core/logs/against';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import type { OpenJob } from '../../shared/job/useJob.ts';
+import { addressOf } from '../../shared/api/client.ts';
+import { useSession } from '../../shared/session/sessionStore.ts';
+import { takenFile } from '../../shared/kept/files.ts';
 import { newId } from '../../shared/outbox/identity.ts';
 import { core } from '../../workers/corePool.ts';
 import { latestRun } from '../../workers/latestRun.ts';
-import { useWaitingLogs } from './useWaitingLogs.ts';
+import { useWaitingLogs } from '../../shared/waitingLogs/useWaitingLogs.ts';
 
 /** Enough of a file to see how it is laid out. */
 const BEGINNING = 96 * 1024;
+
+/** A file that was chosen and neither kept nor replaced, by its job: it is there again when one comes back to the page. */
+const unkept = new Map<string, { readonly file: File; readonly layout: LogLayout | null }>();
+addEventListener('beforeunload', (event) => unkept.size > 0 && event.preventDefault());
 
 /** A log that was read and judged. */
 export interface ReadLog {
@@ -31,6 +38,7 @@ export interface ReadLog {
 /** A logger's file on its way: chosen, its layout guessed and mended, read in a worker, judged against the settings, kept with the job. */
 export function useLog(job: OpenJob) {
   const display = useDisplay();
+  const session = useSession();
   const file = shallowRef<File | null>(null);
   const guessed = shallowRef<GuessedLayout | null>(null);
   // Shallow: what is written to the device must be plain.
@@ -41,6 +49,16 @@ export function useLog(job: OpenJob) {
   const sent = ref<string | null>(null);
   const { running, problem, start, stop } = latestRun();
   const onDevice = useWaitingLogs(job.id);
+  const left = unkept.get(job.id);
+  if (left)
+    void choose(left.file).then(() => {
+      if (left.layout) layout.value = left.layout;
+      return readFile();
+    });
+  watch(layout, (now) => {
+    const before = unkept.get(job.id);
+    if (before) unkept.set(job.id, { ...before, layout: now });
+  });
 
   async function choose(chosen: File): Promise<void> {
     stop();
@@ -48,8 +66,10 @@ export function useLog(job: OpenJob) {
     sent.value = null;
     problem.value = null;
     file.value = chosen;
+    unkept.set(job.id, { file: chosen, layout: null });
     const text = await chosen.slice(0, BEGINNING).text();
     if (text.trim() === '' || text.includes('\u0000')) {
+      unkept.delete(job.id);
       guessed.value = null;
       layout.value = null;
       problem.value =
@@ -108,6 +128,7 @@ export function useLog(job: OpenJob) {
         findings: [...new Set(result.judged.findings.map((f) => f.code))],
       });
       sent.value = id;
+      unkept.delete(job.id);
     } catch (error) {
       problem.value = (error as Error).message;
     }
@@ -116,6 +137,7 @@ export function useLog(job: OpenJob) {
 
   /** Opens a log that is kept with the job, from this device where it waits here, else from the server. */
   async function open(id: string, name: string): Promise<void> {
+    unkept.delete(job.id);
     file.value = null;
     guessed.value = null;
     layout.value = null;
@@ -127,15 +149,18 @@ export function useLog(job: OpenJob) {
       sent.value = id;
       return;
     }
-    const answer = await fetch(`/api/jobs/${job.id}/logs/${id}`, { credentials: 'same-origin' }).catch(
-      () => null,
-    );
-    if (!answer?.ok) {
+    const taken = await takenFile(session.person?.id, id);
+    const answer = taken
+      ? null
+      : await fetch(addressOf('log', { id: job.id, log: id }), { credentials: 'same-origin' }).catch(
+          () => null,
+        );
+    if (!taken && !answer?.ok) {
       problem.value =
         answer?.status === 404 ? `${name} is not on this server.` : 'The server does not answer; try again.';
       return;
     }
-    const blob = await answer.blob();
+    const blob = taken ?? (await answer!.blob());
     const head = await blob.slice(0, BEGINNING).text();
     await readIn(blob, name, guessLayout(head).layout);
     sent.value = id;

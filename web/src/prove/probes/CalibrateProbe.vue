@@ -229,7 +229,7 @@ async function attach(event: Event) {
             >Keep it, next in {{ MONTHS }} months</AppButton
           >
           <label
-            class="inline-flex min-h-9 cursor-pointer items-center text-[15px] font-medium text-brine underline underline-offset-2 focus-within:outline-2"
+            class="inline-flex min-h-9 pointer-coarse:min-h-11 cursor-pointer items-center text-[15px] font-medium text-brine underline underline-offset-2 focus-within:outline-2"
             >{{ picture ? '✓ certificate attached' : 'Attach the certificate'
             }}<input type="file" accept="image/*" class="sr-only" @change="attach"
           /></label>

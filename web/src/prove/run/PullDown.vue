@@ -9,7 +9,7 @@ import { useJob } from '../../shared/job/useJob.ts';
 import { quantity, valueIn } from '@brine/core/foundation/quantities';
 import AppButton from '../../shared/ui/AppButton.vue';
 import PullDownChart from './PullDownChart.vue';
-import { useNow } from './useNow.ts';
+import { useNow } from '../../shared/job/useNow.ts';
 
 /** The pull-down as it comes in beside the predicted band. */
 const props = defineProps<{ predicted: Predicted; editable: boolean }>();

@@ -15,6 +15,7 @@ import { inDays } from '../../shared/display/dates.ts';
 
 /** One test, opened: why, how, what to expect, what was read, what came of it. */
 const props = defineProps<{ run: RunTest; editable: boolean }>();
+const emit = defineEmits<{ taken: [] }>();
 const job = useJob();
 const display = useDisplay();
 const pictures = usePictures(job.id);
@@ -57,8 +58,29 @@ async function take(result: 'passed' | 'failed' | 'skipped') {
   await job.write(
     { kind: 'test', test: test.id, result, value, word: word.value.trim(), picture: picture.value },
     ...(result === 'skipped' ? [followUpOfSkipped(test, word.value.trim(), inDays(SKIP_DAYS))] : []),
+    ...(props.run.startedAt ? [{ kind: 'timer' as const, test: test.id, startedAt: null }] : []),
   );
+  emit('taken');
 }
+/** What is timed is judged by the time itself: one touch when it begins, one when it ends. */
+async function ended(seconds: number) {
+  const { test } = props.run;
+  const value = measure.value?.unit === 'min' ? seconds / 60 : seconds;
+  await job.write(
+    {
+      kind: 'test',
+      test: test.id,
+      result: judgeValue(test, value) ?? 'passed',
+      value,
+      word: word.value.trim(),
+      picture: picture.value,
+    },
+    { kind: 'timer', test: test.id, startedAt: null },
+  );
+  settleWord();
+  emit('taken');
+}
+const timed = computed(() => measure.value?.unit === 'min' || measure.value?.unit === 's');
 const clear = () =>
   job.write({ kind: 'test', test: props.run.test.id, result: null, value: null, word: '', picture: null });
 async function addPicture(event: Event) {
@@ -86,11 +108,13 @@ async function addPicture(event: Event) {
     <p><strong class="font-semibold">Expect: </strong>{{ run.test.expect }}</p>
     <CautionNote v-if="run.test.caution">{{ run.test.caution }}</CautionNote>
     <TestTimer
-      v-if="run.test.wait"
+      v-if="(run.test.wait || timed) && !run.result"
       :started-at="run.startedAt"
       :wait="run.test.wait"
+      :timed="timed"
       :editable="editable"
       @start="job.write({ kind: 'timer', test: run.test.id, startedAt: new Date().toISOString() })"
+      @ended="ended"
       @stop="job.write({ kind: 'timer', test: run.test.id, startedAt: null })"
     />
     <div v-if="editable" class="flex flex-wrap items-end gap-3">
@@ -121,7 +145,7 @@ async function addPicture(event: Event) {
       <AppButton data-test="fail" @click="take('failed')">Failed</AppButton>
       <AppButton data-test="skip" @click="take('skipped')">Skip</AppButton>
       <label
-        class="inline-flex min-h-9 cursor-pointer items-center px-2 text-[15px] font-medium text-brine underline underline-offset-2 focus-within:outline-2"
+        class="inline-flex min-h-9 pointer-coarse:min-h-11 cursor-pointer items-center px-2 text-[15px] font-medium text-brine underline underline-offset-2 focus-within:outline-2"
         >{{ picture ? 'Another picture' : 'Add a picture'
         }}<input type="file" accept="image/*" capture="environment" class="sr-only" @change="addPicture"
       /></label>

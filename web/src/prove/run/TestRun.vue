@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
 import { groupNames } from '@brine/core/judgement/commissioning';
 import { byGroup, provingOf } from '@brine/core/record/job';
@@ -42,6 +42,19 @@ watch(
   },
   { immediate: true },
 );
+/** The next open test after this one, else the first open one; it opens by itself, at the top of the screen. */
+async function openNext(after: string) {
+  const { tests } = proving.value;
+  const at = tests.findIndex((t) => t.test.id === after);
+  const isOpen = (t: (typeof tests)[number]) => t.result === null && t.test.id !== after;
+  const next = tests.slice(at + 1).find(isOpen) ?? tests.find(isOpen);
+  open.value = next?.test.id ?? null;
+  await nextTick();
+  if (next)
+    document
+      .querySelector(`[data-test="test-${CSS.escape(next.test.id)}"]`)
+      ?.scrollIntoView({ block: 'nearest' });
+}
 const looks = { passed: 'text-good', failed: 'text-alarm', skipped: 'text-soft' } as const;
 </script>
 
@@ -82,7 +95,12 @@ const looks = { passed: 'text-good', failed: 'text-alarm', skipped: 'text-soft' 
                 >{{ run.result ? resultWords[run.result] : 'open' }}</span
               >
             </button>
-            <TestCard v-if="open === run.test.id" :run="run" :editable="session.mayWrite" />
+            <TestCard
+              v-if="open === run.test.id"
+              :run="run"
+              :editable="session.mayWrite"
+              @taken="openNext(run.test.id)"
+            />
           </li>
         </ul>
       </section>

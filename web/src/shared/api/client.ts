@@ -1,6 +1,8 @@
 import { paths, type RouteName } from '@brine/contract/paths';
 import type { DeepReadonly, Sent } from '@brine/contract/fields';
 import type { Api, RouteContract } from '@brine/contract/routes';
+import { noteContact } from './contact.ts';
+import { keeperOf } from './keptAnswers.ts';
 
 /** An error the server told of, or a server that did not answer. */
 export class ApiError extends Error {
@@ -63,9 +65,10 @@ export async function request<Name extends RouteName>(
   };
   // A change carries JSON even where there is nothing to say: a form of another site cannot.
   const body = asked.body ?? (method === 'post' ? {} : undefined);
-  let response: Response;
+  const address = addressOf(name, asked.params, asked.query);
+  const kept = method === 'get' ? keeperOf(name) : null;
   try {
-    response = await fetch(addressOf(name, asked.params, asked.query), {
+    const response = await fetch(address, {
       method: method.toUpperCase(),
       credentials: 'same-origin',
       headers: {
@@ -73,11 +76,21 @@ export async function request<Name extends RouteName>(
         ...(asked.ticket !== undefined && { 'x-brine-ticket': asked.ticket }),
       },
       ...(body !== undefined && { body: JSON.stringify(body) }),
+    }).catch(() => {
+      noteContact(false);
+      throw new ApiError('unreachable', 'The server does not answer', 0);
     });
-  } catch {
-    throw new ApiError('unreachable', 'The server does not answer', 0);
+    noteContact(![502, 503, 504].includes(response.status));
+    const answer = await answerOf<Answered<Name>>(response);
+    kept?.keep(address, answer);
+    return answer;
+  } catch (error) {
+    // Without signal the last answer serves, as long as there is one.
+    const last =
+      kept && error instanceof ApiError && error.isAway ? await kept.find(name, address) : undefined;
+    if (last === undefined) throw error;
+    return last as Answered<Name>;
   }
-  return answerOf<Answered<Name>>(response);
 }
 
 /** The address of a route, for links and for what is no JSON. */

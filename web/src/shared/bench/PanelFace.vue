@@ -113,7 +113,7 @@ onBeforeUnmount(() => {
     <div class="mt-4 flex flex-wrap items-center justify-center gap-x-5 gap-y-2 text-[14px] text-[#e6ebeb]">
       <button
         type="button"
-        class="min-h-9 rounded border border-[#8fa0a2] px-3"
+        class="min-h-9 pointer-coarse:min-h-11 rounded border border-[#8fa0a2] px-3"
         data-test="panel-power"
         @click="live.power(live.state.value.phase === 'off' ? 'on' : 'off')"
       >
@@ -122,7 +122,7 @@ onBeforeUnmount(() => {
       <label v-for="s in switches" :key="s.id" class="flex items-center gap-2">
         {{ s.id }}<template v-if="s.hidden">, {{ s.hidden }}</template>
         <select
-          class="!min-h-9 !py-1 text-[14px]"
+          class="!min-h-9 pointer-coarse:!min-h-11 !py-1 text-[14px]"
           :disabled="s.movedWith === 'powerOff' && live.state.value.phase !== 'off'"
           :value="live.state.value.switches.get(s.id)"
           @change="live.moveSwitch(s.id, ($event.target as HTMLSelectElement).value)"

@@ -29,7 +29,12 @@ const go = (event: Event) => props.live.goFaster(Number((event.target as HTMLSel
       <h3>At the unit</h3>
       <label v-if="seen" class="text-[14px]"
         >Time goes
-        <select :value="live.pace.value" class="!min-h-9 !py-1" data-test="pace" @change="go">
+        <select
+          :value="live.pace.value"
+          class="!min-h-9 pointer-coarse:!min-h-11 !py-1"
+          data-test="pace"
+          @change="go"
+        >
           <option v-for="n in paces" :key="n" :value="n">
             {{ n === 1 ? 'as it is' : `${n} times faster` }}
           </option>

@@ -69,7 +69,11 @@ defineExpose({ close: () => (drill.value = null) });
       </p>
       <fieldset class="flex flex-col gap-1" :disabled="told !== null">
         <legend class="sr-only">Why it is too warm</legend>
-        <label v-for="option in drill.options" :key="option.id" class="flex min-h-9 items-center gap-2">
+        <label
+          v-for="option in drill.options"
+          :key="option.id"
+          class="flex min-h-9 pointer-coarse:min-h-11 items-center gap-2"
+        >
           <input
             v-model="answer"
             type="radio"

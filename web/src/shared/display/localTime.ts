@@ -14,3 +14,7 @@ export function localTime(iso: string): string {
 
 /** Date and time on this device's clock, `2026-11-24 08:10`. */
 export const localDateTime = (iso: string): string => `${localDate(iso)} ${localTime(iso)}`;
+
+/** Seconds as a stopwatch shows them, `3:04`. */
+export const stopwatch = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${two(Math.floor(seconds % 60))}`;

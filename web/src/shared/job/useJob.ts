@@ -14,6 +14,9 @@ import { ApiError, request } from '../api/client.ts';
 import type { Job } from '@brine/contract/routes';
 import { useDisplay } from '../display/displayStore.ts';
 import { useOutbox } from '../outbox/outboxStore.ts';
+import { joined, entriesAfter, keptStream } from '../kept/stream.ts';
+import { kept, type KeptStream } from '../kept/keptStorage.ts';
+import { noteOpened } from '../kept/myJobs.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { definitionByHash } from './definitions.ts';
 
@@ -77,20 +80,39 @@ export function openJob(id: string) {
     }
   }
 
+  /** The stream as it lies on this device; null until it was looked for. */
+  let onDevice: KeptStream | null = null;
+
+  /** What this device has of the job: it stands on the page before the server has answered, and without it. */
+  async function loadKept(): Promise<void> {
+    const person = session.person?.id;
+    if (person === undefined || onDevice) return;
+    onDevice = await keptStream(person, id);
+    keep(onDevice.entries);
+    names.value = { ...onDevice.names, ...names.value };
+    seen.value = Math.max(seen.value, onDevice.seen);
+    if (onDevice.seen > 0) loaded.value = true;
+    void noteOpened(person, id);
+  }
+
   async function loadEntries(): Promise<void> {
-    for (let more = true; more;) {
-      const page = await request('entries', { params: { id }, query: { after: seen.value } });
-      keep(page.entries);
-      names.value = { ...names.value, ...page.names };
-      seen.value = Math.max(seen.value, ...page.entries.map((e) => e.sequence));
-      more = page.more;
-    }
+    await loadKept();
+    await entriesAfter(id, seen.value, (entries, authors) => {
+      keep(entries);
+      names.value = { ...names.value, ...authors };
+      const last = Math.max(0, ...entries.map((entry) => entry.sequence));
+      seen.value = Math.max(seen.value, last);
+      if (!onDevice || entries.length === 0) return;
+      onDevice = joined(onDevice, entries, authors, last);
+      void kept().keepStream(onDevice);
+    });
     loaded.value = true;
   }
 
   let timer: ReturnType<typeof setTimeout> | undefined;
   async function poll(): Promise<void> {
     try {
+      await loadKept();
       if (!job.value) await loadJob();
       if (document.visibilityState === 'visible' || !loaded.value) await loadEntries();
     } catch {

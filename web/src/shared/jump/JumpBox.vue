@@ -37,7 +37,7 @@ useKeys([{ key: '/', label: '/', does: 'jump to a code, a meaning, a unit or a p
 <template>
   <button
     type="button"
-    class="flex h-9 items-center gap-2 rounded-md border border-on-bar-soft/50 px-3 text-[14px] text-on-bar-soft hover:text-on-bar"
+    class="flex h-9 items-center justify-center gap-2 pointer-coarse:h-11 pointer-coarse:min-w-11 max-lg:border-transparent rounded-md border border-on-bar-soft/50 px-3 text-[14px] text-on-bar-soft hover:text-on-bar"
     @click="show"
   >
     <Search :size="15" /><span class="max-lg:sr-only">Jump to a code or a meaning</span

@@ -25,13 +25,23 @@ export function useKeys(keys: readonly KeyBinding[]): void {
 export function handleKey(event: KeyboardEvent): void {
   if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
     return;
+  if (isPressed(event) || isAsking()) return;
   const binding = [...bindings.value].reverse().find((b) => b.key === event.key);
   if (!binding) return;
   event.preventDefault();
   binding.run(event);
 }
 
-/** True for fields that take text, and for buttons with Enter and Space. */
+/** Enter and Space press the button that has the focus; they mean nothing else there. */
+const isPressed = ({ key, target }: KeyboardEvent): boolean =>
+  ['Enter', ' '].includes(key) &&
+  target instanceof Element &&
+  target.closest('button, a[href], summary, [role="button"]') !== null;
+
+/** True while a dialog asks for something: the page behind it waits. */
+const isAsking = (): boolean => document.querySelector('[role="dialog"][data-headlessui-state]') !== null;
+
+/** True for fields that take text. */
 export function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
   if (

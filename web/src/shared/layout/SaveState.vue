@@ -1,25 +1,31 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
+import { serverAway } from '../api/contact.ts';
+import { deviceTrouble } from '../device/trouble.ts';
 import { useOutbox } from '../outbox/outboxStore.ts';
 
 const outbox = useOutbox();
 const count = computed(() => outbox.waiting.length + outbox.adding);
-const mark = computed(() => (outbox.refused.length > 0 ? '!' : count.value > 0 ? '○' : '●'));
+const mark = computed(() =>
+  deviceTrouble.value || outbox.refused.length > 0 ? '!' : count.value > 0 ? '○' : '●',
+);
 const words = computed(() => {
+  // Held in the page is not saved, and neither is what comes next.
+  if (deviceTrouble.value) return count.value > 0 ? `${count.value} not kept` : 'keeps nothing';
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`;
-  if (count.value === 0) return outbox.serverAway ? 'no signal' : 'All saved';
-  return `${outbox.serverAway ? 'no signal · ' : ''}${count.value} waiting`;
+  if (count.value === 0) return serverAway.value ? 'no signal' : 'All saved';
+  return `${serverAway.value ? 'no signal · ' : ''}${count.value} waiting`;
 });
 const tone = computed(() =>
-  outbox.refused.length > 0 || outbox.serverAway ? 'text-amber' : 'text-on-bar-soft',
+  deviceTrouble.value || outbox.refused.length > 0 || serverAway.value ? 'text-amber' : 'text-on-bar-soft',
 );
 </script>
 
 <template>
   <RouterLink
     to="/waiting"
-    class="flex min-h-9 min-w-9 items-center justify-center gap-1.5 text-[14px] whitespace-nowrap"
+    class="flex min-h-11 min-w-11 items-center justify-center gap-1.5 text-[14px] whitespace-nowrap"
     :class="tone"
     data-test="save-state"
     aria-live="polite"

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
 import type { Person } from '@brine/contract/routes';
 import { request } from '../api/client.ts';
+import { serverAway } from '../api/contact.ts';
 import { sendAll } from './sender.ts';
 import { wholeText } from './wholeText.ts';
 import { openStorage, type OutboxStorage, type WaitingEntry } from './storage.ts';
@@ -15,8 +16,8 @@ export const useOutbox = defineStore('outbox', () => {
   const entries = shallowRef<readonly WaitingEntry[]>([]);
   /** Being written to the browser's database right now: not safe yet, so not “all saved”. */
   const adding = ref(0);
-  const serverAway = ref(false);
   const mustSignIn = ref<readonly string[]>([]);
+  const sentListeners = new Set<() => void>();
   const acceptedListeners = new Set<(accepted: readonly AcceptedEntry[]) => void>();
   const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('brine-outbox');
   let storage: OutboxStorage | null = null;
@@ -31,8 +32,10 @@ export const useOutbox = defineStore('outbox', () => {
   async function open(): Promise<OutboxStorage> {
     if (storage) return storage;
     storage = await openStorage();
+    storage.onRestored(() => void refresh());
     tabs?.addEventListener('message', () => void refresh());
     addEventListener('online', () => void send());
+    watch(serverAway, (away) => !away && void send());
     document.addEventListener(
       'visibilitychange',
       () => document.visibilityState === 'visible' && void send(),
@@ -89,7 +92,6 @@ export const useOutbox = defineStore('outbox', () => {
   async function round(): Promise<void> {
     const store = await open();
     const result = await sendAll(store);
-    serverAway.value = result.serverAway;
     mustSignIn.value = result.mustSignIn;
     const accepted = result.accepted.map(({ waiting: w, sequence, receivedAt }): AcceptedEntry => ({
       ...w.entry,
@@ -100,6 +102,7 @@ export const useOutbox = defineStore('outbox', () => {
     for (const listener of acceptedListeners) listener(accepted);
     await refresh();
     await dropIdleTickets(store);
+    for (const listener of sentListeners) listener();
     if (accepted.length > 0) tabs?.postMessage('changed');
     if (result.serverAway) {
       timer = setTimeout(() => void send(), retry);
@@ -140,6 +143,11 @@ export const useOutbox = defineStore('outbox', () => {
     void send();
   }
 
+  /** Whether anything of a person is on this device alone. */
+  async function holdsOf(person: string): Promise<boolean> {
+    return (await (await open()).entries()).some((w) => w.entry.author === person);
+  }
+
   /** Takes a refused entry out of the outbox, on its author's wish. */
   async function discard(id: string): Promise<void> {
     await (await open()).remove(id);
@@ -171,12 +179,16 @@ export const useOutbox = defineStore('outbox', () => {
     return () => acceptedListeners.delete(listener);
   }
 
+  /** Called after each round of sending, whatever came of it. */
+  function onSent(listener: () => void): void {
+    sentListeners.add(listener);
+  }
+
   return {
     entries,
     adding,
     waiting,
     refused,
-    serverAway,
     mustSignIn,
     start,
     add,
@@ -185,9 +197,11 @@ export const useOutbox = defineStore('outbox', () => {
     keepTicket,
     hasTicket,
     signedOut,
+    holdsOf,
     discard,
     tryAgain,
     edit,
     onAccepted,
+    onSent,
   };
 });

@@ -1,4 +1,7 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema, IDBPDatabase } from 'idb';
+import { askToPersist } from '../device/persist.ts';
+import { begun, deviceDatabase } from '../device/database.ts';
+import { DeviceError } from '../device/trouble.ts';
 import type { Entry, EntryBody } from '@brine/core/record/entries';
 import { newId } from './identity.ts';
 
@@ -28,7 +31,7 @@ interface OutboxSchema extends DBSchema {
 /** The browser's own database: survives a closed tab, a dead battery and a server that is away. */
 export interface OutboxStorage {
   device(): Promise<string>;
-  /** Makes an entry and keeps it, in one transaction with the device's counter. */
+  /** Makes an entry and keeps it, in one transaction with the device's counter. Where nothing can be kept it is held in this page. */
   add(
     author: { id: string; name: string },
     job: string,
@@ -42,43 +45,94 @@ export interface OutboxStorage {
   tickets(): Promise<Ticket[]>;
   keepTicket(ticket: Ticket): Promise<void>;
   dropTicket(author: string): Promise<void>;
+  /** Called when the browser lost what it had kept and this page has put it back. */
+  onRestored(listener: () => void): void;
 }
 
-/** Opens the outbox of this browser. */
+type Database = IDBPDatabase<OutboxSchema>;
+
+/**
+ * Opens the outbox of this browser. What it holds stands in the page's memory as well: where the browser cleared its storage under the page it is
+ * written anew, where the browser keeps nothing it is held there until it is sent.
+ */
 export async function openStorage(name = 'brine-dial'): Promise<OutboxStorage> {
-  const db = await openDB<OutboxSchema>(name, 1, {
-    upgrade(database) {
-      database.createObjectStore('entries', { keyPath: 'entry.id' });
-      database.createObjectStore('tickets', { keyPath: 'author' });
-      database.createObjectStore('meta');
+  const database = deviceDatabase<OutboxSchema>({
+    name,
+    version: 1,
+    upgrade(db) {
+      db.createObjectStore('entries', { keyPath: 'entry.id' });
+      db.createObjectStore('tickets', { keyPath: 'author' });
+      db.createObjectStore('meta');
     },
   });
+  const held = new HeldOutbox();
+  const listeners: (() => void)[] = [];
+
+  /** On the database, after what it lost was put back; on what this page holds where the browser keeps nothing. */
+  async function kept<Result>(
+    work: (db: Database) => Promise<Result>,
+    instead: () => Result,
+  ): Promise<Result> {
+    try {
+      return await database.use(async (db) => {
+        if (await held.putBack(db)) for (const listener of listeners) listener();
+        return work(db);
+      });
+    } catch (error) {
+      if (error instanceof DeviceError) return instead();
+      throw error;
+    }
+  }
+  // A page that is closed next must not take the only copy with it.
+  database.onLost(
+    () =>
+      void kept(
+        async () => undefined,
+        () => undefined,
+      ),
+  );
+
   return {
-    device: () => deviceOf(db),
+    device: () =>
+      kept(
+        (db) => deviceOf(db, held),
+        () => held.deviceId(),
+      ),
     async add(author, job, seen, body, now) {
-      const device = await deviceOf(db);
-      const transaction = db.transaction(['entries', 'meta'], 'readwrite');
-      const counter = `sequence:${job}`;
-      const deviceSequence = Number((await transaction.objectStore('meta').get(counter)) ?? 0) + 1;
-      const entry: Entry = {
-        id: newId(),
-        job,
-        device,
-        deviceSequence,
-        deviceTime: now.toISOString(),
-        seen,
-        author: author.id,
-        body,
+      askToPersist();
+      const made = (device: string, deviceSequence: number): WaitingEntry => {
+        const deviceTime = now.toISOString();
+        return {
+          entry: { id: newId(), job, device, deviceSequence, deviceTime, seen, author: author.id, body },
+          authorName: author.name,
+          state: 'waiting',
+          problem: null,
+        };
       };
-      const waiting: WaitingEntry = { entry, authorName: author.name, state: 'waiting', problem: null };
-      await transaction.objectStore('meta').put(deviceSequence, counter);
-      await transaction.objectStore('entries').put(waiting);
-      await transaction.done;
+      const waiting = await kept(
+        async (db) => {
+          const device = await deviceOf(db, held);
+          const transaction = begun(db.transaction(['entries', 'meta'], 'readwrite'));
+          const meta = transaction.objectStore('meta');
+          const before = Number((await meta.get(counterOf(job))) ?? 0);
+          const entry = made(device, Math.max(before, held.counted(job)) + 1);
+          await meta.put(entry.entry.deviceSequence, counterOf(job));
+          await transaction.objectStore('entries').put(entry);
+          await transaction.done;
+          return entry;
+        },
+        () => held.unkept(made(held.deviceId(), held.counted(job) + 1)),
+      );
+      held.count(job, waiting.entry.deviceSequence);
+      held.entries.set(waiting.entry.id, waiting);
       return waiting;
     },
     async entries() {
-      const all = await db.getAll('entries');
-      return all.sort((a, b) =>
+      const all = await kept(
+        async (db) => held.saw(await db.getAll('entries')),
+        () => [...held.entries.values()],
+      );
+      return all.toSorted((a, b) =>
         a.entry.job === b.entry.job
           ? a.entry.deviceSequence - b.entry.deviceSequence
           : a.entry.deviceTime < b.entry.deviceTime
@@ -86,19 +140,109 @@ export async function openStorage(name = 'brine-dial'): Promise<OutboxStorage> {
             : 1,
       );
     },
-    update: async (entry) => void (await db.put('entries', entry)),
-    remove: (id) => db.delete('entries', id),
-    tickets: () => db.getAll('tickets'),
-    keepTicket: async (ticket) => void (await db.put('tickets', ticket)),
-    dropTicket: (author) => db.delete('tickets', author),
+    async update(entry) {
+      held.entries.set(entry.entry.id, entry);
+      await kept(async (db) => void (await db.put('entries', entry)), nothing);
+    },
+    async remove(id) {
+      held.entries.delete(id);
+      await kept((db) => db.delete('entries', id), nothing);
+    },
+    async tickets() {
+      const all = await kept(
+        (db) => db.getAll('tickets'),
+        () => [...held.tickets.values()],
+      );
+      for (const ticket of all) held.tickets.set(ticket.author, ticket);
+      return all;
+    },
+    async keepTicket(ticket) {
+      held.tickets.set(ticket.author, ticket);
+      await kept(async (db) => void (await db.put('tickets', ticket)), nothing);
+    },
+    async dropTicket(author) {
+      held.tickets.delete(author);
+      await kept((db) => db.delete('tickets', author), nothing);
+    },
+    onRestored: (listener) => void listeners.push(listener),
   };
 }
 
-async function deviceOf(db: IDBPDatabase<OutboxSchema>): Promise<string> {
-  const transaction = db.transaction('meta', 'readwrite');
+const nothing = () => undefined;
+const counterOf = (job: string) => `sequence:${job}`;
+
+/** What the outbox holds, in the page's memory. */
+class HeldOutbox {
+  readonly entries = new Map<string, WaitingEntry>();
+  readonly tickets = new Map<string, Ticket>();
+  private readonly counters = new Map<string, number>();
+  private device: string | null = null;
+  private readonly inPageAlone = new Set<string>();
+  /** The connection that is known to hold all of this. */
+  private written: Database | null = null;
+
+  deviceId(): string {
+    return (this.device ??= newId());
+  }
+
+  /** The device's name as it is kept: from now on this page calls itself so too. */
+  becomes(device: string): void {
+    this.device = device;
+  }
+
+  counted(job: string): number {
+    return this.counters.get(job) ?? 0;
+  }
+
+  count(job: string, sequence: number): void {
+    this.counters.set(job, Math.max(sequence, this.counted(job)));
+  }
+
+  /** An entry that only this page has, until the database takes it. */
+  unkept(waiting: WaitingEntry): WaitingEntry {
+    this.inPageAlone.add(waiting.entry.id);
+    return waiting;
+  }
+
+  /** What the database holds is what there is: another tab may have sent the rest. */
+  saw(all: WaitingEntry[]): WaitingEntry[] {
+    this.entries.clear();
+    for (const waiting of all) {
+      this.entries.set(waiting.entry.id, waiting);
+      this.count(waiting.entry.job, waiting.entry.deviceSequence);
+    }
+    return all;
+  }
+
+  /**
+   * Writes into a database what only this page has: all of it where the database was emptied, else what could not be kept before. True where it had been
+   * emptied.
+   */
+  async putBack(db: Database): Promise<boolean> {
+    if (this.device === null || (db === this.written && this.inPageAlone.size === 0)) return false;
+    const transaction = begun(db.transaction(['entries', 'tickets', 'meta'], 'readwrite'));
+    const meta = transaction.objectStore('meta');
+    const lost = (await meta.get('device')) === undefined;
+    if (lost) await meta.put(this.device, 'device');
+    for (const [job, sequence] of this.counters)
+      if (sequence > Number((await meta.get(counterOf(job))) ?? 0)) await meta.put(sequence, counterOf(job));
+    if (lost)
+      for (const ticket of this.tickets.values()) await transaction.objectStore('tickets').put(ticket);
+    for (const [id, waiting] of this.entries)
+      if (lost || this.inPageAlone.has(id)) await transaction.objectStore('entries').put(waiting);
+    await transaction.done;
+    this.written = db;
+    this.inPageAlone.clear();
+    return lost;
+  }
+}
+
+async function deviceOf(db: Database, held: HeldOutbox): Promise<string> {
+  const transaction = begun(db.transaction('meta', 'readwrite'));
   const known = await transaction.store.get('device');
-  if (known === undefined) await transaction.store.put(newId(), 'device');
-  const device = await transaction.store.get('device');
+  if (known === undefined) await transaction.store.put(held.deviceId(), 'device');
+  const device = String(await transaction.store.get('device'));
   await transaction.done;
-  return String(device);
+  held.becomes(device);
+  return device;
 }

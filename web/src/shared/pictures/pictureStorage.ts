@@ -1,4 +1,4 @@
-import { openDB, type DBSchema } from 'idb';
+import { keptFiles } from '../device/keptFiles.ts';
 
 /** A picture on this device; `sent` once the server has it too. */
 export interface KeptPicture {
@@ -8,21 +8,10 @@ export interface KeptPicture {
   readonly sent: boolean;
 }
 
-interface PictureSchema extends DBSchema {
-  pictures: { key: string; value: KeptPicture };
-}
-
 /** The browser's own store of pictures, beside the outbox: a picture taken without signal is not lost. */
-export async function openPictures(name = 'brine-dial-pictures') {
-  const db = await openDB<PictureSchema>(name, 1, {
-    upgrade: (database) => void database.createObjectStore('pictures', { keyPath: 'id' }),
-  });
-  return {
-    keep: async (picture: KeptPicture) => void (await db.put('pictures', picture)),
-    read: (id: string) => db.get('pictures', id),
-    waiting: async () => (await db.getAll('pictures')).filter((p) => !p.sent),
-    remove: (id: string) => db.delete('pictures', id),
-  };
+export function openPictures(name = 'brine-dial-pictures') {
+  const files = keptFiles<KeptPicture>(name, 'pictures', (picture) => !picture.sent);
+  return { ...files, waiting: async () => (await files.all()).filter((picture) => !picture.sent) };
 }
 
-export type PictureStorage = Awaited<ReturnType<typeof openPictures>>;
+export type PictureStorage = ReturnType<typeof openPictures>;

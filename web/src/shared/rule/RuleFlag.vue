@@ -13,6 +13,8 @@ const props = defineProps<{
   width: number;
   top: number;
   foot: number;
+  /** Height of the flag, px. */
+  tall: number;
   editable: boolean;
   perPixel: number;
 }>();
@@ -119,8 +121,9 @@ function take() {
     @dblclick="editable && type('')"
   >
     <div
-      class="flex h-[21px] items-center justify-between gap-2 overflow-hidden px-1.5 font-head text-[13.5px] leading-none font-medium whitespace-nowrap"
+      class="flex items-center justify-between gap-2 overflow-hidden px-1.5 font-head text-[13.5px] leading-none font-medium whitespace-nowrap"
       :class="look"
+      :style="{ height: `${tall}px` }"
     >
       <span><span v-if="mark.problem" aria-hidden="true">! </span>{{ mark.label }}</span>
       <input

@@ -19,7 +19,9 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [values: SettingValues] }>();
 
-const ROW = 24;
+/** Flags that are moved by finger stand further apart, and are larger. */
+const touch = matchMedia('(pointer: coarse)').matches;
+const ROW = touch ? 48 : 24;
 const LETTER = 7;
 const display = useDisplay();
 const frame = useTemplateRef<HTMLElement>('frame');
@@ -125,6 +127,7 @@ function move(mark: RuleMark, shown: number, done: boolean) {
           :width="flag.width"
           :top="height - (flag.row + 1) * ROW - 6"
           :foot="height"
+          :tall="touch ? 44 : 21"
           :editable="editable"
           :per-pixel="1 / (live(1) - live(0))"
           @move="(shown, done) => move(flag.mark, shown, done)"

@@ -2,31 +2,49 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { ApiError, request } from '../api/client.ts';
 import type { Company, Person } from '@brine/contract/routes';
+import { forgetLeft, noteBack, noteLeaving } from '../kept/forgetting.ts';
 import { useOutbox } from '../outbox/outboxStore.ts';
+import { mayWorkOffline, remembered, rememberPerson, forgetPerson, type Remembered } from './remembered.ts';
 
-const KNOWN = 'brine-person';
+/** Set while a sign-out without signal still has to be told to the server. */
+const SIGN_OUT = 'brine-sign-out';
 
-/** Who is signed in, and the company. The last person is remembered, so that a page keeps working while the server is away. */
+/** Who is signed in, and the company. The last person is remembered for some days, so that a page works without signal. */
 export const useSession = defineStore('session', () => {
   const person = ref<Person | null>(null);
   const company = ref<Company | null>(null);
+  /** Why nobody is signed in though somebody was; null where there is nothing to say. */
+  const ended = ref<string | null>(null);
   const outbox = useOutbox();
 
   const mayWrite = computed(() => person.value !== null && person.value.role !== 'viewer');
   const isLead = computed(() => person.value?.role === 'lead');
 
-  /** Asks the server who is signed in. With the server away, the last known person stays. */
+  /** Asks the server who is signed in. With the server away, the person of the last contact stays, for as long as the company lets people work offline. */
   async function restore(): Promise<void> {
+    const last = remembered();
     try {
+      if (localStorage.getItem(SIGN_OUT) !== null) return await finishSignOut();
       const { person: found } = await request('me');
       await become(
         found,
         (await outbox.hasTicket(found.id)) || found.role === 'viewer' ? null : await newTicket(),
       );
     } catch (error) {
-      if (error instanceof ApiError && error.isTransient) person.value = remembered();
-      else person.value = null;
+      if (!(error instanceof ApiError)) throw error;
+      if (error.status !== 401) workOffline(last);
+      else await leave(last?.person.id ?? null, last && 'Your sign-in has ended. Sign in again to go on.');
     }
+  }
+
+  function workOffline(last: Remembered | null): void {
+    if (last === null) return;
+    company.value = last.company;
+    if (mayWorkOffline(last, new Date())) {
+      person.value = last.person;
+      void outbox.hasTicket(last.person.id);
+    } else
+      ended.value = `${last.person.name} was last in contact with the server on ${last.contactAt.slice(0, 10)}; without signal it works for ${last.days} days. What is typed stays on this device.`;
   }
 
   async function signIn(login: string, password: string): Promise<void> {
@@ -58,16 +76,42 @@ export const useSession = defineStore('session', () => {
     if (person.value) await outbox.keepTicket(person.value, ticket);
   }
 
+  /** Signs out here at once; without signal the server is told at the next contact. What was kept goes once nothing of this person waits. */
   async function signOut(): Promise<void> {
-    await request('signOut');
-    localStorage.removeItem(KNOWN);
+    localStorage.setItem(SIGN_OUT, 'told later');
+    await leave(person.value?.id ?? null, null);
+    await finishSignOut().catch((error: unknown) => {
+      if (!(error instanceof ApiError)) throw error;
+    });
+  }
+
+  async function finishSignOut(): Promise<void> {
+    await request('signOut').catch((error: unknown) => {
+      // The server has ended it by itself meanwhile.
+      if (!(error instanceof ApiError) || error.status !== 401) throw error;
+    });
+    localStorage.removeItem(SIGN_OUT);
+  }
+
+  async function leave(who: string | null, why: string | null): Promise<void> {
+    forgetPerson();
     person.value = null;
     company.value = null;
+    ended.value = why;
+    if (who !== null) noteLeaving(who);
     outbox.signedOut();
+    await tidy();
   }
+
+  /** Deletes what is kept for those who left, as soon as nothing of theirs waits. */
+  const tidy = () => forgetLeft((who) => outbox.holdsOf(who));
+  outbox.onSent(() => void tidy());
+  /** What waits was exported: of those who left nothing need stay. */
+  const exported = () => forgetLeft(async () => false);
 
   async function loadCompany(): Promise<void> {
     company.value = (await request('company')).company;
+    if (person.value) rememberPerson(person.value, company.value, new Date());
   }
 
   async function newTicket(): Promise<string | null> {
@@ -75,23 +119,19 @@ export const useSession = defineStore('session', () => {
   }
 
   async function become(found: Person, ticket: string | null): Promise<void> {
+    localStorage.removeItem(SIGN_OUT);
+    noteBack(found.id);
     person.value = found;
-    localStorage.setItem(KNOWN, JSON.stringify(found));
+    ended.value = null;
+    rememberPerson(found, company.value, new Date());
     await outbox.keepTicket(found, ticket);
     await loadCompany().catch(() => undefined);
-  }
-
-  function remembered(): Person | null {
-    try {
-      return JSON.parse(localStorage.getItem(KNOWN) ?? 'null') as Person | null;
-    } catch {
-      return null;
-    }
   }
 
   return {
     person,
     company,
+    ended,
     mayWrite,
     isLead,
     restore,
@@ -100,5 +140,6 @@ export const useSession = defineStore('session', () => {
     changePassword,
     signOut,
     loadCompany,
+    exported,
   };
 });

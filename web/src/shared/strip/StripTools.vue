@@ -20,13 +20,17 @@ async function save(kind: 'csv' | 'svg' | 'png') {
 
 <template>
   <span class="flex gap-2">
-    <button type="button" class="link min-h-9 px-1" @click="$emit('zoom', 2)">zoom in</button>
-    <button type="button" class="link min-h-9 px-1" @click="$emit('zoom', 0.5)">zoom out</button>
+    <button type="button" class="link min-h-9 pointer-coarse:min-h-11 px-1" @click="$emit('zoom', 2)">
+      zoom in
+    </button>
+    <button type="button" class="link min-h-9 pointer-coarse:min-h-11 px-1" @click="$emit('zoom', 0.5)">
+      zoom out
+    </button>
     <button
       v-for="kind in ['csv', 'svg', 'png'] as const"
       :key="kind"
       type="button"
-      class="link min-h-9 px-1"
+      class="link min-h-9 pointer-coarse:min-h-11 px-1"
       :aria-label="`Save the strip as ${kind.toUpperCase()}`"
       :data-test="`save-${kind}`"
       @click="save(kind)"

@@ -36,7 +36,8 @@ const { width, transform, zoomBy } = useStripZoom(frame, svg);
 const LEFT = 92;
 const RIGHT = 24;
 const TOP = 10;
-const HEIGHT = 190;
+/** On a low screen the curves are lower, so that the reading and the tools below them stay in sight. */
+const HEIGHT = innerHeight <= 860 ? 132 : 190;
 const GAP = 12;
 const SHARE = 44;
 const LANE = 20;

@@ -24,7 +24,7 @@ watch(() => [props.modelValue, props.options.length], showChosen);
     ref="strip"
     role="radiogroup"
     :aria-label="label"
-    class="relative inline-flex max-w-full shrink-0 overflow-x-auto rounded-md border border-edge bg-sheet"
+    class="relative inline-flex max-w-full shrink-0 overflow-x-auto rounded-md border border-edge bg-sheet max-sm:flex-wrap"
   >
     <button
       v-for="option in options"
@@ -32,7 +32,7 @@ watch(() => [props.modelValue, props.options.length], showChosen);
       type="button"
       role="radio"
       :aria-checked="option.id === modelValue"
-      class="min-h-9 shrink-0 px-4 pointer-coarse:min-h-11 text-[15px] font-medium max-sm:px-3"
+      class="min-h-9 shrink-0 grow px-4 pointer-coarse:min-h-11 text-[15px] font-medium max-sm:px-3"
       :class="option.id === modelValue ? 'bg-brine text-on-brine' : 'text-ink hover:bg-band'"
       @click="$emit('update:modelValue', option.id)"
     >

@@ -55,7 +55,7 @@ defineEmits<{
             <AppButton
               v-if="editable && row.values && !row.off"
               kind="quiet"
-              class="pointer-fine:!min-h-8"
+              class="pointer-fine:!min-h-8 pointer-coarse:min-h-11"
               :aria-label="`Take ${row.cells[0]}`"
               @click="$emit('take', row.values, row.why ?? '')"
               >Take</AppButton
@@ -63,7 +63,7 @@ defineEmits<{
             <AppButton
               v-if="editable && row.code && !row.off"
               kind="quiet"
-              class="pointer-fine:!min-h-8"
+              class="pointer-fine:!min-h-8 pointer-coarse:min-h-11"
               :aria-label="`Plan ${row.cells[0]}`"
               :data-test="`plan-${row.id}`"
               @click="$emit('takeCode', row.code, row.why ?? '')"

@@ -140,7 +140,7 @@ const remove = (at: number) =>
             autocapitalize="off"
             @change="set(i, ($event.target as HTMLInputElement).value.trim())"
         /></label>
-        <label class="flex min-h-9 items-center gap-1.5 text-[14px]"
+        <label class="flex min-h-9 pointer-coarse:min-h-11 items-center gap-1.5 text-[14px]"
           ><input
             type="checkbox"
             :checked="step.shows === null"
@@ -150,7 +150,7 @@ const remove = (at: number) =>
         >
         <button
           type="button"
-          class="link min-h-9 text-[14px]"
+          class="link min-h-9 pointer-coarse:min-h-11 text-[14px]"
           :aria-label="`Delete step ${i + 1}`"
           @click="remove(i)"
         >

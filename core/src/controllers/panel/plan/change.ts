@@ -15,15 +15,19 @@ export function changeTo(walker: Walker, parameter: Parameter, value: CodeValue)
     edit.by === 'digits'
       ? digitKeys(walker, parameter, rules, edit, Number(value))
       : turnKeys(walker, parameter, rules, edit, value);
+  const from = walker.steps.length;
+  const turned = () => (walker.turns = { from, to: walker.steps.length });
   if (rules.starts === 'holding') {
     const held = { holding: [rules.holding!] };
     keys.forEach(([key, times], i) => {
       const more = i < keys.length - 1 ? { keep: true } : {};
       walker.do({ action: 'press', keys: [key], times, ...held, ...more }, about);
     });
+    turned();
     return;
   }
   for (const [key, times] of keys) walker.press(key, times, about);
+  turned();
   if (rules.take !== undefined && rules.take !== 'move' && rules.take !== 'release')
     walker.pressOnce(rules.take, about);
 }

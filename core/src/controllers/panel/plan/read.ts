@@ -6,7 +6,7 @@ import { strokesFor, type CodeStrokes } from './strokes.ts';
 import { CannotPlan } from './wishes.ts';
 
 /** Strokes that bring a code's value on the display without changing it. */
-export interface ReadingStrokes extends CodeStrokes {
+export interface ReadingStrokes extends Omit<CodeStrokes, 'turns'> {
   /** The step after which the value shows: what is read there is unknown beforehand. −1 where it shows already. */
   readonly valueAt: number;
 }

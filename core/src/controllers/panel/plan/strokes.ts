@@ -18,6 +18,8 @@ import { CannotPlan, roundsOf, type Wish } from './wishes.ts';
 export interface CodeStrokes {
   readonly steps: readonly PlanStep[];
   readonly ends: string | null;
+  /** Those of the steps that turn the value, up to the one before `to`; null where it stands already. */
+  readonly turns: { readonly from: number; readonly to: number } | null;
 }
 
 /**
@@ -66,7 +68,8 @@ export function strokesFor(
   if (walker.state.at && 'folder' in walker.state.at && !moveTo(walker, parameter))
     leaveWith(walker, store(machine.definition, start.memory, wanted.code, wanted.value));
   const { at } = walker.state;
-  return { steps: walker.steps, ends: at && 'code' in at ? at.code : null };
+  const { steps, turns } = walker;
+  return { steps, turns, ends: at && 'code' in at ? at.code : null };
 }
 
 /** The strokes that leave the menu the display stands in, so that everything taken stays. */

@@ -8,6 +8,8 @@ export interface PlanStep extends Act {
   readonly say?: string;
   /** The code these strokes are about; absent for the way in and out. */
   readonly for?: string;
+  /** Either key, as often as it takes until the display shows that; such a step is said, not run. */
+  readonly until?: true;
 }
 
 /** Walks a panel and writes down the steps. A copy can try a way and be thrown away. */
@@ -17,6 +19,8 @@ export class Walker {
   readonly steps: PlanStep[];
   /** Presses, holds and waits so far, in something like seconds: what is compared where there are several ways. */
   cost: number;
+  /** The steps that turned a value, from the first to the one after the last; null where none was turned. */
+  turns: { readonly from: number; readonly to: number } | null = null;
   private sealed = false;
 
   constructor(machine: Machine, state: PanelState, steps: readonly PlanStep[] = [], cost = 0) {

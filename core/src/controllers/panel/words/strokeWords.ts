@@ -35,6 +35,7 @@ export function strokeWords(panel: Panel, step: PlanStep): StrokeWords {
     case 'press': {
       const held = (step.holding ?? []).map((id) => keyLabel(panel, id));
       const before = held.length > 0 ? `with ${held.join(' and ')} down` : '';
+      if (step.until) return { before, keys, after: `until it shows ${step.shows}` };
       return times > MOST_PRESSES
         ? { before: [before, 'hold'].filter(Boolean).join(', '), keys, after: `until ${step.shows} shows` }
         : { before, keys, after: counted(times) };

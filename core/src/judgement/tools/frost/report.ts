@@ -14,6 +14,7 @@ import {
   type ToolWork,
 } from '../report.ts';
 import { bestPlace } from './bestPlace.ts';
+import { frostChange, frostChangeWords } from './compare.ts';
 import { movingSteps } from './moving.ts';
 
 /** Rise of the air-to-coil difference over a clean coil at which a defrost is called, K: within what is usual, 3 to 12 dF. */
@@ -33,7 +34,8 @@ interface Trial {
 export const frostReport: ToolWork = (input, progress) => {
   const { facts, display, values } = input;
   const sensor = { row: facts.sensorRow, column: facts.sensorColumn };
-  const found = bestPlace(input.frost, sensor);
+  const [before, last] = [input.frost.at(-2), input.frost.at(-1)];
+  const found = bestPlace(last?.notes ?? [], sensor);
   const list = trialsOf(input, typeof found === 'string' ? null : found.sensorShare);
   const done = tryAll(list, (t) => tryOne(input, t), progress);
   if (done === null || typeof done === 'string') return done;
@@ -49,6 +51,7 @@ export const frostReport: ToolWork = (input, progress) => {
           ? `The sensor is where the frost is heaviest: ${cellWords(found.cell)}.`
           : `Move the sensor to ${cellWords(found.cell)}: there the frost is heaviest.${found.sensorShare === null ? '' : ` Where it is now it sees ${figure(found.sensorShare * 100, '%', 0)} of it, so the coil is fuller than the setting says when a defrost begins.`}`,
     words: [
+      ...(before && last ? [frostChangeWords(frostChange(before.notes, last.notes))] : []),
       ...(typeof found === 'string' || found.pattern !== 'part'
         ? []
         : [

@@ -1,13 +1,11 @@
 import { onScopeDispose, ref, shallowRef } from 'vue';
-import { openLogs, type LogStorage, type WaitingLog } from './logStorage.ts';
+import { waitingLogs, type LogStorage, type WaitingLog } from './logStorage.ts';
 import { sendLog } from './sendLog.ts';
 
 const RETRY_MS = 8000;
-let storage: Promise<LogStorage> | null = null;
-const store = () => (storage ??= openLogs());
 
 /** Loggers' files of a job that the server has not yet: on this device, handed over when it answers. */
-export function useWaitingLogs(job: string, open: () => Promise<LogStorage> = store) {
+export function useWaitingLogs(job: string, open: () => LogStorage = waitingLogs) {
   const waiting = shallowRef<ReadonlySet<string>>(new Set());
   const problem = ref<string | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -16,7 +14,7 @@ export function useWaitingLogs(job: string, open: () => Promise<LogStorage> = st
   /** Sends a file; where the server is away it stays on the device and is sent later. Throws where the server refuses it. */
   async function handOver(log: WaitingLog): Promise<void> {
     if ((await sendLog(log)) === 'taken') return;
-    await (await open()).keep(log);
+    await open().keep(log);
     await look();
     later();
   }
@@ -25,7 +23,7 @@ export function useWaitingLogs(job: string, open: () => Promise<LogStorage> = st
   async function send(): Promise<void> {
     clearTimeout(timer);
     problem.value = null;
-    const kept = await open();
+    const kept = open();
     for (const log of await kept.ofJob(job)) {
       try {
         if ((await sendLog(log)) === 'away') {
@@ -46,7 +44,7 @@ export function useWaitingLogs(job: string, open: () => Promise<LogStorage> = st
   }
 
   async function look(): Promise<void> {
-    waiting.value = new Set((await (await open()).ofJob(job)).map((log) => log.id));
+    waiting.value = new Set((await open().ofJob(job)).map((log) => log.id));
   }
 
   void send();
@@ -54,5 +52,5 @@ export function useWaitingLogs(job: string, open: () => Promise<LogStorage> = st
     gone = true;
     clearTimeout(timer);
   });
-  return { waiting, problem, handOver, send, read: async (id: string) => (await open()).read(id) };
+  return { waiting, problem, handOver, send, read: (id: string) => open().read(id) };
 }

@@ -10,6 +10,7 @@ function inMemory(): LogStorage {
   return {
     keep: async (log) => void kept.set(log.id, log),
     read: async (id) => kept.get(id),
+    all: async () => [...kept.values()],
     ofJob: async (job) => [...kept.values()].filter((log) => log.job === job),
     remove: async (id) => void kept.delete(id),
   };
@@ -41,8 +42,7 @@ afterEach(() => {
   scope.stop();
   jest.useRealTimers();
 });
-const used = (storage: LogStorage) =>
-  scope.run(() => useWaitingLogs('job-1', () => Promise.resolve(storage)))!;
+const used = (storage: LogStorage) => scope.run(() => useWaitingLogs('job-1', () => storage))!;
 const settled = () => jest.advanceTimersByTimeAsync(0);
 
 describe('a logger’s file while the server is away', () => {

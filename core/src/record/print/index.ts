@@ -1,0 +1,2 @@
+export { type PrintedDocument, printFonts, tableLayouts } from './document.ts';
+export { type Printer, printSheet, type SheetWish } from './printSheet.ts';

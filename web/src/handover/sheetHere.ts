@@ -1,0 +1,41 @@
+import { sheetFileName, sheetOfJob } from '@brine/core/record/handover';
+import { printSheet, type SheetWish } from '@brine/core/record/print';
+import type { TemperatureUnit } from '@brine/core/foundation/quantities';
+import { localDate } from '../shared/display/localTime.ts';
+import type { OpenJob } from '../shared/job/useJob.ts';
+
+/**
+ * The sheet of a job made on this device, with what still waits here: the same page as the server makes, but without the code of the unit's public page,
+ * which only the server gives out.
+ *
+ * @throws Error where no new control is chosen, or the fonts are not on this device
+ */
+export async function sheetHere(
+  job: OpenJob,
+  wish: SheetWish,
+  by: { readonly company: string; readonly person: string; readonly reader: TemperatureUnit },
+): Promise<{ readonly name: string; readonly pdf: Blob }> {
+  const [opened, pin, control] = [job.job.value, job.newPin.value, job.replacement.value];
+  if (!opened || !pin || !control)
+    throw new Error('No new control is chosen on this job yet; choose it in Survey.');
+  const keyed = [...job.state.value.registers.values()]
+    .map((heads) => heads.at(-1)!.entry)
+    .filter((entry) => entry.body.kind === 'keyed');
+  const sheet = sheetOfJob({
+    state: job.state.value,
+    program: job.program.value,
+    pin,
+    control,
+    unit: opened.unit,
+    site: opened.unit.siteName,
+    company: by.company,
+    setBy: [...new Set(keyed.map((entry) => job.nameOf(entry.author)))],
+    otherwiseBy: by.person,
+    date: localDate(new Date().toISOString()),
+    link: null,
+    reader: by.reader,
+  });
+  const { devicePrinter } = await import('./printer.ts');
+  const bytes = await printSheet(sheet, wish, await devicePrinter());
+  return { name: sheetFileName(sheet), pdf: new Blob([bytes as BlobPart], { type: 'application/pdf' }) };
+}

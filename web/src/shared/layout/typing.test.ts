@@ -1,0 +1,32 @@
+import { afterEach, expect, test } from '@jest/globals';
+import { isTyping, watchTyping } from './typing.ts';
+
+const stop = watchTyping();
+afterEach(() => (document.body.innerHTML = ''));
+function typeIn(html: string, text: string): HTMLInputElement {
+  document.body.innerHTML = html;
+  const field = document.querySelector('input')!;
+  field.value = text;
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  return field;
+}
+
+test('a field is being typed in until it is left, emptied or gone', () => {
+  const field = typeIn('<input />', 'a');
+  expect(isTyping.value).toBe(true);
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+  expect(isTyping.value).toBe(false);
+  const other = typeIn('<input />', 'b');
+  other.value = '';
+  other.dispatchEvent(new Event('input', { bubbles: true }));
+  expect(isTyping.value).toBe(false);
+});
+
+test('in a form leaving one field hands on nothing: only the form does', () => {
+  const field = typeIn('<form><input /></form>', 'a');
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+  expect(isTyping.value).toBe(true);
+  document.querySelector('form')!.dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
+  expect(isTyping.value).toBe(false);
+  stop();
+});
