@@ -44,8 +44,8 @@ export const damagedBackups: EndToEndTest = {
     const to = ['--database-url', server.databaseUrl];
     try {
       const file = join(folder, 'whole.dump');
-      expectSame(runProgram('bin/backup', [...to, '--to', file], env).code, 0, 'the backup');
-      const under = runProgram('bin/restore', [...to, '--from', file], env);
+      expectSame((await runProgram('bin/backup', [...to, '--to', file], env)).code, 0, 'the backup');
+      const under = await runProgram('bin/restore', [...to, '--from', file], env);
       expectSame(under.code, 1, 'a restore under a running server');
       expectHolds(under.stderr, 'in use by Brine Dial', 'a restore under a running server');
       await server.kill();
@@ -55,9 +55,9 @@ export const damagedBackups: EndToEndTest = {
       for (const [name, bytes] of damaged(whole)) {
         writeFileSync(broken, bytes);
         rmSync(`${broken}.check.json`, { force: true });
-        const bare = runProgram('bin/restore', [...to, '--from', broken], env);
+        const bare = await runProgram('bin/restore', [...to, '--from', broken], env);
         copyFileSync(`${file}.check.json`, `${broken}.check.json`);
-        const checked = runProgram('bin/restore', [...to, '--from', broken], env);
+        const checked = await runProgram('bin/restore', [...to, '--from', broken], env);
         expectSame(checked.code, 1, `${name}, with its check file`);
         expectHolds(checked.stderr, 'stands as it was before', name);
         // Without the check file some damage changes no row that is counted; it must then be a whole restore or none.
@@ -70,18 +70,22 @@ export const damagedBackups: EndToEndTest = {
       // A dump that is sound and of something else: refused once it stands beside, with the copy named.
       const foreign = join(folder, 'foreign.dump');
       await query(server.databaseUrl, 'update migration set name = $$Migration9999Tomorrow$$ where id = 1');
-      expectSame(runProgram('bin/backup', [...to, '--to', foreign], env).code, 0, 'a backup of a newer one');
+      expectSame(
+        (await runProgram('bin/backup', [...to, '--to', foreign], env)).code,
+        0,
+        'a backup of a newer one',
+      );
       await query(
         server.databaseUrl,
         'update migration set name = $$Migration0001Foundations$$ where id = 1',
       );
-      const newer = runProgram('bin/restore', [...to, '--from', foreign], env);
+      const newer = await runProgram('bin/restore', [...to, '--from', foreign], env);
       expectSame(newer.code, 1, 'a backup of a newer version');
       expectHolds(newer.stderr, 'newer Brine Dial', 'why');
       expectHolds(newer.stderr, 'A copy of it is in', 'the safety copy');
       expectSame(await query(server.databaseUrl, COUNTS), before, 'after the newer one');
       // And the sound one still goes in.
-      expectSame(runProgram('bin/restore', [...to, '--from', file], env).code, 0, 'the sound backup');
+      expectSame((await runProgram('bin/restore', [...to, '--from', file], env)).code, 0, 'the sound backup');
       expectSame(await query(server.databaseUrl, COUNTS), before, 'after the sound one');
     } finally {
       await server.stop();

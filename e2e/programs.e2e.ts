@@ -71,13 +71,13 @@ export const startStopBackupRestore: EndToEndTest = {
 
       // Backed up while it runs; a second start on the same data and a restore under it are refused.
       const file = join(folder, 'kept.dump');
-      const backup = runProgram('bin/backup', ['--data', data, '--to', file], env);
+      const backup = await runProgram('bin/backup', ['--data', data, '--to', file], env);
       expectSame(backup.code, 0, `backup: ${backup.stderr}`);
       expectSame(statSync(file).size > 10_000, true, 'the backup has a size');
-      const twice = runProgram('bin/start', own, env);
+      const twice = await runProgram('bin/start', own, env);
       expectSame(twice.code, 1, 'a second start on the same data');
       expectHolds(twice.stderr, 'already running', 'a second start on the same data');
-      const under = runProgram('bin/restore', ['--data', data, '--from', file], env);
+      const under = await runProgram('bin/restore', ['--data', data, '--from', file], env);
       expectSame(under.code, 1, 'a restore under a running program');
       expectHolds(under.stderr, 'Stop it (Ctrl-C), then restore', 'a restore under a running program');
 
@@ -99,9 +99,9 @@ export const startStopBackupRestore: EndToEndTest = {
       // What is no backup touches nothing; a backup brings back its day, and what stood before is kept as well.
       const noBackup = join(folder, 'letter.txt');
       writeFileSync(noBackup, 'Dear sirs');
-      const refused = runProgram('bin/restore', ['--data', data, '--from', noBackup], env);
+      const refused = await runProgram('bin/restore', ['--data', data, '--from', noBackup], env);
       expectSame(refused.code, 1, 'a file that is no backup');
-      const restored = runProgram('bin/restore', ['--data', data, '--from', file], env);
+      const restored = await runProgram('bin/restore', ['--data', data, '--from', file], env);
       expectSame(restored.code, 0, `restore: ${restored.stderr}`);
       expectHolds(restored.stderr, 'before-restore-', 'what stood there is kept');
       const third = await startProgram(own, env);
@@ -113,7 +113,7 @@ export const startStopBackupRestore: EndToEndTest = {
       await third.interrupt();
 
       const elsewhere = ['--port', '0', '--data', join(folder, 'new-disk')];
-      const moved = runProgram('bin/restore', [...elsewhere.slice(2), '--from', file], env);
+      const moved = await runProgram('bin/restore', [...elsewhere.slice(2), '--from', file], env);
       expectSame(moved.code, 0, `restore into a new cluster: ${moved.stderr}`);
       const fourth = await startProgram(elsewhere, env);
       expectSame(
@@ -268,7 +268,7 @@ export const startOptions: EndToEndTest = {
         [['--database-url', url, '--port', 'seven'], 'seven'],
       ];
       for (const [args, sentence] of refusals) {
-        const refused = runProgram('bin/start', args, env);
+        const refused = await runProgram('bin/start', args, env);
         expectSame(refused.code !== 0, true, `bin/start ${args.join(' ')} ends badly`);
         expectHolds(refused.stderr, sentence, `bin/start ${args.join(' ')}`);
         expectSame(/\n {4}at /.test(refused.stderr), false, 'a sentence, no stack');

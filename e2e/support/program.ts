@@ -1,4 +1,5 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { text } from 'node:stream/consumers';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
@@ -63,16 +64,29 @@ export function startProgram(args: readonly string[], env: NodeJS.ProcessEnv = {
   });
 }
 
-/** Runs one of the programs to its end. */
+/** What a program said, and how it ended. */
+export interface EndedProgram {
+  readonly code: number | null;
+  readonly stdout: string;
+  readonly stderr: string;
+}
+
+/** Runs one of the programs to its end. Never in step with this process: the other lane presses keys meanwhile, and a press that hangs is a hold. */
 export function runProgram(
   program: string,
   args: readonly string[],
   env: NodeJS.ProcessEnv = {},
-): { readonly code: number | null; readonly stdout: string; readonly stderr: string } {
-  const result = spawnSync(program, args, {
+): Promise<EndedProgram> {
+  const child = spawn(program, args, {
     cwd: root,
     env: { ...process.env, ...env },
-    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
   });
-  return { code: result.status, stdout: result.stdout, stderr: result.stderr };
+  const [stdout, stderr] = [text(child.stdout), text(child.stderr)];
+  return new Promise((resolve, reject) => {
+    child.once('error', reject);
+    child.once('close', (code) => {
+      void Promise.all([stdout, stderr]).then(([out, err]) => resolve({ code, stdout: out, stderr: err }));
+    });
+  });
 }

@@ -31,7 +31,7 @@ export async function strike(page: Page, definition: ControllerDefinition, step:
   for (const key of holding) await page.keyboard.up(key);
 }
 
-/** Does a list of steps, looking at the display after each press that shows something. */
+/** Does a list of steps, looking at the display after each stroke that shows something. */
 export async function strikeAll(
   page: Page,
   definition: ControllerDefinition,
@@ -40,7 +40,7 @@ export async function strikeAll(
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   for (const step of steps) {
     await strike(page, definition, step);
-    if (step.action === 'press' && step.holding === undefined && step.shows !== 'reading')
+    if (step.action !== 'wait' && step.holding === undefined && step.shows !== 'reading')
       expectSame(
         await displayOf(page),
         step.shows.replaceAll('−', '-').toUpperCase(),

@@ -3,6 +3,7 @@ import { computed, toRef } from 'vue';
 import { printScale, scaleOf, type CodeValue } from '@brine/core/controllers/definitions';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
+import { keypadOf } from '../shared/ui/keypad.ts';
 import { useCodeInput, type SetCode } from './useCodeInput.ts';
 
 /** One code's value, typed or chosen as the control itself shows it. */
@@ -37,7 +38,7 @@ const range = computed(() => {
       <input
         v-model="text"
         class="w-24 text-right font-mono font-semibold"
-        inputmode="text"
+        :inputmode="keypadOf(code.parameter.encoding)"
         autocomplete="off"
         :disabled="!session.mayWrite"
         :aria-label="label"

@@ -7,6 +7,7 @@ import { sameValue, settingOf, type SettingValue } from '@brine/core/foundation/
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { fanSettingOf } from '@brine/core/judgement/condenserFans';
 import { useJob } from '../shared/job/useJob.ts';
+import { keypadOfKind } from '../shared/ui/keypad.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useSettingInput } from './useSettingInput.ts';
@@ -100,6 +101,7 @@ function sayWhy() {
         <input
           v-model="text"
           class="w-20 text-right font-mono font-semibold"
+          :inputmode="keypadOfKind(setting.kind)"
           :disabled="!session.mayWrite"
           :aria-label="`${setting.label} in ${symbol || 'number'}`"
           :aria-invalid="problem !== null"

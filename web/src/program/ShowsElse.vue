@@ -43,7 +43,7 @@ function end(say: () => void) {
         v-model="text"
         class="!min-h-14 font-mono !text-[26px]"
         aria-label="What the display shows"
-        :inputmode="row.parameter.encoding.type === 'number' ? 'decimal' : 'text'"
+        inputmode="text"
         autocomplete="off"
         autocapitalize="off"
         data-test="say-input"

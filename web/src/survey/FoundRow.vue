@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { shownUnitOf, type DisplayState, type Parameter } from '@brine/core/controllers/definitions';
 import { choiceWords } from '@brine/core/record/handover';
 import { unitSymbol } from '@brine/core/foundation/quantities';
+import { keypadOf } from '../shared/ui/keypad.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 
@@ -64,6 +65,7 @@ function take() {
         <input
           v-model="text"
           class="w-20 text-right font-mono"
+          :inputmode="keypadOf(encoding)"
           :disabled="!session.mayWrite"
           :aria-label="`${code}, found`"
           :aria-invalid="problem !== null"

@@ -5,6 +5,7 @@ import { choiceWords } from '@brine/core/record/handover';
 import { panelWords, strokeSentence } from '@brine/core/controllers/panel';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
+import { keypadOf } from '../shared/ui/keypad.ts';
 import ReadMode from './ReadMode.vue';
 import { useReadBack } from './useReadBack.ts';
 
@@ -90,7 +91,7 @@ function take(shown = typed.value) {
             v-else
             v-model="typed"
             class="w-28 font-mono"
-            inputmode="text"
+            :inputmode="keypadOf(current.encoding)"
             autocomplete="off"
             data-test="read-value"
           />

@@ -188,6 +188,7 @@ const toggled = (types: readonly string[], type: string, on: boolean) =>
           v-for="side in [0, 1] as const"
           :key="side"
           class="w-20 text-right"
+          inputmode="decimal"
           :aria-label="side === 0 ? 'Width, mm' : 'Height, mm'"
           :value="written.cutOut[side]"
           @input="
