@@ -260,7 +260,7 @@ export const startOptions: EndToEndTest = {
       expectSame((await caller.get('/api/me')).status, 200, 'the existing database was not stopped');
 
       const refusals: readonly [readonly string[], string][] = [
-        [['--lan'], '--lan serves HTTPS: give it --cert FILE and --key FILE'],
+        [['--lan', '--cert', certificate], '--cert and --key belong together'],
         [['--lan', '--cert', '/no/such.pem', '--key', '/no/such.pem'], '--cert: no such file: /no/such.pem'],
         [['--prot', '1'], '--prot: unknown option'],
         [['--port'], '--port: expected a value after it'],

@@ -18,6 +18,7 @@ import { trip } from './trip.e2e.ts';
 import { tuning } from './tuning.e2e.ts';
 import { practice } from './practice.e2e.ts';
 import { clusterWatched, oneOfTwoServers, startOptions, startStopBackupRestore } from './programs.e2e.ts';
+import { ownAuthority } from './phones.e2e.ts';
 import { provePath } from './provePath.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';
 import { compare } from './compare.e2e.ts';
@@ -64,7 +65,7 @@ const tests = [
   ownTools,
 ];
 /** These build, install and start as a user does: one after the other, with nothing beside them. */
-const alone = [startStopBackupRestore, clusterWatched, oneOfTwoServers, startOptions];
+const alone = [startStopBackupRestore, clusterWatched, oneOfTwoServers, startOptions, ownAuthority];
 /** Each has a server, a database and a browser of its own, and waits much: two go side by side. */
 const LANES = 2;
 const wanted = process.argv[2] ?? '';

@@ -29,9 +29,17 @@ const options = readOptions(
       env: 'BRINE_NO_DEMO',
       help: 'no demo data: prints a one-time link for the first lead',
     },
-    lan: { flag: true, env: 'BRINE_LAN', help: 'serves HTTPS on the local network; needs --cert and --key' },
-    cert: { env: 'BRINE_TLS_CERT', help: 'certificate file (PEM) for --lan' },
-    key: { env: 'BRINE_TLS_KEY', help: 'key file (PEM) for --lan' },
+    lan: {
+      flag: true,
+      env: 'BRINE_LAN',
+      help: 'serves HTTPS on the local network, with a certificate of its own and a page on which phones learn to trust it',
+    },
+    cert: { env: 'BRINE_TLS_CERT', help: 'your own certificate (PEM) for --lan' },
+    key: { env: 'BRINE_TLS_KEY', help: 'the key of it (PEM)' },
+    'trust-port': {
+      env: 'BRINE_TRUST_PORT',
+      help: 'port of that page, plain HTTP; by default the one after --port',
+    },
     'public-url': { env: 'BRINE_PUBLIC_URL', help: 'address people type, for links' },
     'trust-proxy': {
       flag: true,
@@ -55,8 +63,8 @@ const options = readOptions(
   'bin/start [options]   runs Brine Dial',
 );
 
-if (options.lan && !(options.cert && options.key))
-  fail('--lan serves HTTPS: give it --cert FILE and --key FILE. README shows how to make them.');
+if (Boolean(options.cert) !== Boolean(options.key))
+  fail('--cert and --key belong together: give both, or with --lan neither.');
 for (const name of ['cert', 'key'])
   if (options[name] && !existsSync(options[name])) fail(`--${name}: no such file: ${options[name]}`);
 
@@ -77,6 +85,8 @@ const cluster = options['database-url'] ? null : await orFail(() => startCluster
 const endWatch = cluster ? watchCluster(cluster) : () => undefined;
 /** What serves; absent until it is built. */
 let serving;
+/** What phones on the network need, where the certificate is made here. */
+let phones = null;
 let stopping = false;
 
 /** Ctrl-C reaches the server as well; it ends by itself, then the cluster is stopped. */
@@ -98,6 +108,7 @@ try {
 if (!stopping) {
   // One that is started again comes back to the address that was printed.
   if (options.port === '0' && !options.dev) options.port = String(await freePort());
+  if (options.lan && !options.cert) phones = await phonesOrFinish();
   serve();
   if (cluster && every > 0) backUpEvery(every);
 }
@@ -113,11 +124,28 @@ function serve() {
     BRINE_LOG: options.log,
     BRINE_TRUST_PROXY: options['trust-proxy'] ? '1' : '0',
     ...(options['public-url'] && { BRINE_PUBLIC_URL: options['public-url'] }),
-    ...(options.lan
-      ? { BRINE_TLS_CERT: resolve(options.cert), BRINE_TLS_KEY: resolve(options.key) }
-      : { BRINE_TLS_CERT: '', BRINE_TLS_KEY: '' }),
+    BRINE_TLS_CERT: options.lan && options.cert ? resolve(options.cert) : '',
+    BRINE_TLS_KEY: options.lan && options.key ? resolve(options.key) : '',
+    ...phones?.env,
   };
-  serving = options.dev ? developing(env) : startServers(servers, env, finish);
+  serving = options.dev ? developing(env) : startServers(servers, env, finish, () => phones?.tell());
+}
+
+/** The certificate and the page of trust; without them nobody is served. */
+async function phonesOrFinish() {
+  try {
+    // Only now: its packages may have been installed a moment ago.
+    const { readyForPhones } = await import('./lib/lan/lan.mjs');
+    return await readyForPhones({
+      data: cluster ? resolve(options.data) : homeFolder,
+      port: options.port,
+      trustPort: Number(options['trust-port'] ?? Number(options.port) + 1),
+      publicUrl: options['public-url'],
+    });
+  } catch (error) {
+    say(`\n${error.message}`);
+    return finish(1);
+  }
 }
 
 function developing(env) {
@@ -150,6 +178,7 @@ function backUpEvery(hours) {
 }
 
 function finish(code) {
+  phones?.stop();
   endWatch();
   cluster?.stop();
   process.exit(code);

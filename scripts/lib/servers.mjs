@@ -9,9 +9,9 @@ const LONGEST_WAIT_MS = 60_000;
 
 /**
  * Starts so many servers on one address, which share one database; a request goes to any of them. One that dies is started again with its reason printed, the
- * others serve meanwhile. `ended(code)` is called once all are gone: after `stop()`, or where the first never came up. The first alone says where they are.
+ * others serve meanwhile. `ended(code)` is called once all are gone: after `stop()`, or where the first never came up; `began()` once the first serves. The first alone says where they are.
  */
-export function startServers(count, env, ended) {
+export function startServers(count, env, ended, began = () => undefined) {
   let stopping = false;
   let served = false;
   let running = 0;
@@ -25,7 +25,10 @@ export function startServers(count, env, ended) {
     const server = cluster.fork({ ...env, BRINE_ANNOUNCES: announces ? '1' : '0' });
     running += 1;
     server.on('listening', () => {
-      if (!served) for (let other = 1; other < count; other += 1) serve(other, false);
+      if (!served) {
+        for (let other = 1; other < count; other += 1) serve(other, false);
+        began();
+      }
       served = true;
     });
     server.on('exit', (code, signal) => {

@@ -15,6 +15,11 @@ export interface Config {
   readonly trustProxy: boolean;
   /** The address people type; links in invitations begin with it. */
   readonly publicUrl: string | null;
+  /** What a phone on the local network opens: Brine Dial itself, and where the certificate is made here the page that says how to trust it. */
+  readonly phones: {
+    readonly address: string;
+    readonly trust: { readonly page: string; readonly fingerprint: string } | null;
+  } | null;
   readonly logLevel: string;
   /** Of several servers started together one alone says where they are, and makes the link of the first lead. */
   readonly announces: boolean;
@@ -46,9 +51,18 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     tls: certificate && key ? { certificate, key } : null,
     trustProxy: env['BRINE_TRUST_PROXY'] === '1',
     publicUrl: env['BRINE_PUBLIC_URL']?.replace(/\/$/, '') ?? null,
+    phones: phonesOf(env),
     logLevel: env['BRINE_LOG'] ?? 'info',
     announces: env['BRINE_ANNOUNCES'] !== '0',
   };
+}
+
+function phonesOf(env: Readonly<Record<string, string | undefined>>): Config['phones'] {
+  const address = env['BRINE_PHONE_URL'] || env['BRINE_PUBLIC_URL'];
+  if (!address) return null;
+  const page = env['BRINE_TRUST_URL'];
+  const fingerprint = env['BRINE_TRUST_FINGERPRINT'];
+  return { address: address.replace(/\/$/, ''), trust: page && fingerprint ? { page, fingerprint } : null };
 }
 
 /** Folder of the demo's data, controller families included. */

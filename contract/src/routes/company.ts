@@ -34,12 +34,25 @@ const company = object({
 });
 export type Company = DeepReadonly<InferType<typeof company>>;
 
+const phones = object({
+  address: said(),
+  trust: object({ page: said(), fingerprint: said() }).nullable().defined(),
+});
+/** What a phone opens, and where it learns to trust the certificate made here. */
+export type Phones = DeepReadonly<InferType<typeof phones>>;
+
 export const companyRoutes = {
   company: contract({
     ...paths.company,
     summary: 'The company and its preferences',
     access: 'viewer',
     answer: object({ company: company.required() }),
+  }),
+  phones: contract({
+    ...paths.phones,
+    summary: 'What a phone opens, and where it learns to trust the certificate made here',
+    access: 'viewer',
+    answer: object({ phones: phones.nullable().defined() }),
   }),
   changeCompany: contract({
     ...paths.changeCompany,

@@ -4,6 +4,7 @@ import { changeCompany, readCompany } from './company.service.ts';
 
 export const companyRoutes = [
   serve(api.company, async ({ services }) => ({ company: await readCompany(services) })),
+  serve(api.phones, ({ services }) => Promise.resolve({ phones: services.config.phones })),
   serve(api.changeCompany, async ({ services, body }) => ({
     company: await changeCompany(services, { ...body, schools: body.schools }),
   })),

@@ -10,6 +10,7 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import TextField from '../shared/ui/TextField.vue';
+import OnAPhone from './OnAPhone.vue';
 
 /** One’s own account: the password, and where one is signed in. */
 const session = useSession();
@@ -117,6 +118,7 @@ const machine = (browser: string) =>
           </li>
         </ul>
       </section>
+      <OnAPhone class="md:col-span-2" />
     </div>
   </section>
 </template>
