@@ -4,6 +4,8 @@ import { request as overHttps } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { seeText } from './support/acts.ts';
+import { launch, newPage } from './support/browser.ts';
 import { Caller } from './support/caller.ts';
 import { interruptAll, runProgram, startProgram } from './support/program.ts';
 import { PASSWORD } from './support/steps.ts';
@@ -55,6 +57,18 @@ export const ownAuthority: EndToEndTest = {
       const authority = new X509Certificate(Buffer.from(await file.arrayBuffer()));
       expectSame(authority.fingerprint256, fingerprint, 'the certificate fetched');
       expectSame((await fetch(`${trust}/authority-key.pem`)).status, 404, 'nothing else is served there');
+
+      // The phone's own page notices when it trusts it.
+      const { browser, close } = await launch();
+      try {
+        const phone = await newPage(browser, 'phone');
+        await phone.goto(trust);
+        await seeText(phone, 'does not trust it yet');
+        await (await phone.createCDPSession()).send('Security.setIgnoreCertificateErrors', { ignore: true });
+        await seeText(phone, '✓ This phone trusts it');
+      } finally {
+        await close();
+      }
 
       // Who trusts it, and nobody else, reaches Brine Dial, by name and by address.
       const ca = authority.toString();

@@ -14,6 +14,7 @@ import { ownControl } from './ownControl.e2e.ts';
 import { ownSurvey } from './ownSurvey.e2e.ts';
 import { ownPhone } from './ownPhone.e2e.ts';
 import { ownTools } from './tools.e2e.ts';
+import { scan } from './scan.e2e.ts';
 import { trip } from './trip.e2e.ts';
 import { tuning } from './tuning.e2e.ts';
 import { practice } from './practice.e2e.ts';
@@ -62,6 +63,7 @@ const tests = [
   vehicleFridge,
   condenserFans,
   trip,
+  scan,
   ownTools,
 ];
 /** These build, install and start as a user does: one after the other, with nothing beside them. */

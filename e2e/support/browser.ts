@@ -5,9 +5,10 @@ import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppete
 
 const program = process.env['BRINE_CHROMIUM'];
 
-/** Starts Chromium as bin/test found it, with a profile of its own. Fails loudly where there is none. */
+/** Starts Chromium as bin/test found it, with a profile of its own, and with a film in place of its camera where one is given. Fails loudly where there is none. */
 export async function launch(
   profile?: string,
+  film?: string,
 ): Promise<{ readonly browser: Browser; close(): Promise<void> }> {
   if (!program) throw new Error('BRINE_CHROMIUM is not set: run bin/test, which installs Chromium');
   const folder = profile ?? mkdtempSync(join(tmpdir(), 'brine-chromium-'));
@@ -25,6 +26,13 @@ export async function launch(
       '--disable-component-update',
       '--disable-sync',
       '--disable-dev-shm-usage',
+      ...(film === undefined
+        ? []
+        : [
+            '--use-fake-ui-for-media-stream',
+            '--use-fake-device-for-media-stream',
+            `--use-file-for-fake-video-capture=${film}`,
+          ]),
     ],
   });
   return {

@@ -58,6 +58,7 @@ export const paths = {
   makeShare: { method: 'post', path: '/units/:id/share' },
   revokeShare: { method: 'delete', path: '/units/:id/share' },
   sharedPage: { method: 'get', path: '/share/:token' },
+  sharedUnit: { method: 'get', path: '/share/:token/unit' },
   table: { method: 'get', path: '/jobs/:id/tables/:file' },
   followUps: { method: 'get', path: '/jobs/:id/follow-ups.ics' },
   jobFile: { method: 'get', path: '/jobs/:id/job.brine.json' },

@@ -30,6 +30,12 @@ const sharedPage = object({
 });
 export type SharedPage = DeepReadonly<InferType<typeof sharedPage>>;
 
+const tokenParams = object({
+  token: string()
+    .required('token: expected the secret of a link')
+    .max(40, 'token: expected at most 40 characters'),
+});
+
 export const shareRoutes = {
   share: contract({
     ...paths.share,
@@ -58,11 +64,14 @@ export const shareRoutes = {
     ...paths.sharedPage,
     summary: 'The read-only page of a unit: no people, pictures or access codes',
     access: 'public',
-    params: object({
-      token: string()
-        .required('token: expected the secret of a link')
-        .max(40, 'token: expected at most 40 characters'),
-    }),
+    params: tokenParams,
     answer: object({ page: sharedPage.required() }),
+  }),
+  sharedUnit: contract({
+    ...paths.sharedUnit,
+    summary: 'The unit to which a link belongs, for people of the company',
+    access: 'viewer',
+    params: tokenParams,
+    answer: object({ unitId: said() }),
   }),
 };

@@ -29,7 +29,7 @@ export async function readyForPhones({ data, port, trustPort, publicUrl }) {
     },
     tell: () =>
       say(
-        `\nFor phones on this network, once each: ${trust}\n${renderUnicodeCompact(trust)}\n` +
+        `\nFor phones on this network, once each: ${trust}\n${renderUnicodeCompact(trust, { border: 2 })}\n` +
           `Fingerprint of its certificate (SHA-256):\n${fingerprint}\n` +
           (lanAddresses().length > 1
             ? `Other addresses of this machine: ${lanAddresses().slice(1).join(', ')}\n`

@@ -39,7 +39,7 @@ export function trustPage({ address, fingerprint, name, userAgent = '' }) {
 ${steps[id].list.map((step) => `<li>${escaped(step.replace('NAME', name))}</li>`).join('\n')}</ol></details>`;
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">
-<title>Brine Dial on this phone</title>
+<title>Brine Dial on this phone</title><link rel="icon" href="data:,">
 <style>
 @font-face { font-family: Barlow; src: url(/barlow.woff2) format('woff2'); }
 @font-face { font-family: Barlow; font-weight: 600; src: url(/barlow-600.woff2) format('woff2'); }

@@ -24,12 +24,23 @@ describe('every answer', () => {
     expect(headers.get('x-content-type-options')).toBe('nosniff');
   });
 
-  test('only the worker that reads photographs may run WebAssembly, and nothing may run text', async () => {
+  test('only the workers that read photographs and codes may run WebAssembly, and nothing may run text', async () => {
     const policyOf = async (path: string) =>
       (await harness.client().call('GET', path)).headers.get('content-security-policy')!;
     expect(await policyOf('/letters/worker.min.js')).toContain("script-src 'self' 'wasm-unsafe-eval';");
+    expect(await policyOf('/assets/codes.worker-Ab_3-x.js')).toContain(
+      "script-src 'self' 'wasm-unsafe-eval';",
+    );
+    expect(await policyOf('/assets/index-codes.worker-Ab_3-x.js')).toContain("script-src 'self';");
     expect(await policyOf('/api/letters/worker.min.js')).toContain("script-src 'self';");
     expect(await policyOf('/letters/worker.min.js')).not.toContain("'unsafe-eval'");
+  });
+
+  test('another origin may ask whether the server is reached, and fetch nothing else', async () => {
+    const fetchedBy = async (path: string) =>
+      (await harness.client().call('GET', path)).headers.get('cross-origin-resource-policy');
+    expect(await fetchedBy('/health/live')).toBe('cross-origin');
+    expect(await fetchedBy('/api/me')).toBe('same-origin');
   });
 
   test('names the request id in an error', async () => {

@@ -1,10 +1,17 @@
 import type { MiddlewareHandler } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
 
-/** Where the worker that reads photographs lies: it alone runs WebAssembly, and a worker obeys the policy it was served with. */
-const LETTERS = '/letters/';
+/** Where the workers lie that read photographs and QR codes: they alone run WebAssembly, and a worker obeys the policy it was served with. */
+const READERS = /^\/(letters\/|assets\/codes\.worker-[\w-]+\.js$)/;
 
-const headersWith = (https: boolean, scripts: readonly string[]): MiddlewareHandler =>
+/** A phone that learns to trust the certificate asks from the page of trust, another origin, whether this can be reached. It says nothing else. */
+const REACHED = '/health/live';
+
+const headersWith = (
+  https: boolean,
+  scripts: readonly string[],
+  fetchedFrom: 'same-origin' | 'cross-origin' = 'same-origin',
+): MiddlewareHandler =>
   secureHeaders({
     contentSecurityPolicy: {
       defaultSrc: ["'self'"],
@@ -21,6 +28,7 @@ const headersWith = (https: boolean, scripts: readonly string[]): MiddlewareHand
       frameAncestors: ["'none'"],
     },
     permissionsPolicy: { camera: ['self'], geolocation: [], microphone: [] },
+    crossOriginResourcePolicy: fetchedFrom,
     referrerPolicy: 'no-referrer',
     xFrameOptions: 'DENY',
     strictTransportSecurity: https ? 'max-age=31536000' : false,
@@ -30,6 +38,8 @@ const headersWith = (https: boolean, scripts: readonly string[]): MiddlewareHand
 /** Headers every answer carries. HSTS only over HTTPS, where it means something. */
 export function securityHeaders(https: boolean): MiddlewareHandler {
   const everywhere = headersWith(https, ["'self'"]);
-  const letters = headersWith(https, ["'self'", "'wasm-unsafe-eval'"]);
-  return (context, next) => (context.req.path.startsWith(LETTERS) ? letters : everywhere)(context, next);
+  const readers = headersWith(https, ["'self'", "'wasm-unsafe-eval'"]);
+  const reached = headersWith(https, ["'self'"], 'cross-origin');
+  const of = (path: string) => (READERS.test(path) ? readers : path === REACHED ? reached : everywhere);
+  return (context, next) => of(context.req.path)(context, next);
 }

@@ -1,6 +1,6 @@
 import { api } from '@brine/contract/routes';
 import { personOf, serve } from '../http/route.ts';
-import { makeShare, readShare, revokeShare, shareOf } from './shares.service.ts';
+import { makeShare, readShare, revokeShare, shareOf, unitOfShare } from './shares.service.ts';
 
 export const shareRoutes = [
   serve(api.share, async ({ services, params }) => ({ share: await shareOf(services, params.id) })),
@@ -12,4 +12,7 @@ export const shareRoutes = [
     return { revoked: true };
   }),
   serve(api.sharedPage, async ({ services, params }) => ({ page: await readShare(services, params.token) })),
+  serve(api.sharedUnit, async ({ services, params }) => ({
+    unitId: await unitOfShare(services, params.token),
+  })),
 ];

@@ -75,13 +75,24 @@ export function revokeShare(services: Services, unitId: string): Promise<void> {
   });
 }
 
+/** The unit of a link that is open. */
+export async function unitOfShare(services: Services, token: string): Promise<string> {
+  const share = await services.database.transaction((repositories) =>
+    repositories.shares.openByHash(hashOf(token), services.now()),
+  );
+  if (!share) throw leadsNowhere();
+  return share.unitId;
+}
+
+/** A wrong, an ended and a revoked link look the same from outside. */
+const leadsNowhere = () => new AppError('notFound', 'This link leads nowhere (any more)');
+
 /** What a link shows: the sheet of the unit's last job that chose a control, without people, pictures and codes. */
 export async function readShare(services: Services, token: string): Promise<SharedPage> {
   const { database, threads } = services;
   const jobs = await database.transaction(async (repositories) => {
     const share = await repositories.shares.openByHash(hashOf(token), services.now());
-    // A wrong, an ended and a revoked link look the same from outside.
-    if (!share) throw new AppError('notFound', 'This link leads nowhere (any more)');
+    if (!share) throw leadsNowhere();
     return repositories.jobs.ofUnit(share.unitId);
   });
   for (const { id } of jobs) {

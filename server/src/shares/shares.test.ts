@@ -45,6 +45,13 @@ describe('the read-only page of a unit', () => {
       expect([secret, said.includes(secret)]).toEqual([secret, false]);
   });
 
+  test('opens the unit for people of the company, whom a sheet’s code brought', async () => {
+    const token = await newToken();
+    expect((await tess.call('GET', `/api/share/${token}/unit`)).json).toEqual({ unitId });
+    expect((await harness.client().call('GET', `/api/share/${token}/unit`)).status).toBe(401);
+    expect((await tess.call('GET', `/api/share/${'x'.repeat(22)}/unit`)).status).toBe(404);
+  });
+
   test('is gone once revoked, and a new one is another', async () => {
     const tokens = [await newToken(), await newToken()];
     expect((await tess.call('DELETE', `/api/units/${unitId}/share`)).status).toBe(200);

@@ -5,6 +5,7 @@ import { localDate } from '../shared/display/localTime.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useSearchList } from '../shared/ui/useSearchList.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
+import ScanButton from '../shared/scan/ScanButton.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
@@ -47,6 +48,7 @@ useJumpTargets(() =>
       <h1>Jobs</h1>
       <SearchLine v-model:search="search" v-model:archived="archived" label="Search title, unit or site" />
       <span class="flex-1"></span>
+      <ScanButton />
       <TakeInJob v-if="session.mayWrite" />
       <AppButton v-if="session.mayWrite" kind="primary" data-test="new-job" @click="opening = true"
         >Open a job</AppButton

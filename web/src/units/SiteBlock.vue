@@ -6,7 +6,7 @@ import { useSession } from '../shared/session/sessionStore.ts';
 const props = defineProps<{ name: string; site: Site | null; units: readonly Unit[] }>();
 defineEmits<{
   edit: [];
-  sheets: [];
+  labels: [];
   archive: [];
   addUnit: [];
   editUnit: [unit: Unit];
@@ -22,6 +22,16 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
       <h2 class="text-[16px]">{{ name }}</h2>
       <span class="hint min-w-0 flex-1 max-sm:order-last max-sm:basis-full">{{ place }}</span>
       <span v-if="session.mayWrite && site" class="flex gap-3 text-[14px]">
+        <button
+          v-if="!site.archived && units.length > 0"
+          type="button"
+          class="link"
+          title="Labels with the codes of all units here, on a sheet of stickers"
+          data-test="site-labels"
+          @click="$emit('labels')"
+        >
+          Labels
+        </button>
         <RouterLink
           v-if="!site.archived && units.length > 0"
           class="link"

@@ -10,6 +10,7 @@ import type { Unit } from '@brine/contract/routes';
 import { historyOf } from '../shared/kept/stream.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { localDate, localDateTime } from '../shared/display/localTime.ts';
+import UnitLabel from './UnitLabel.vue';
 
 /** Everything ever done to a unit: history, settings versions beside each other, what drifted, what is due. */
 const props = defineProps<{ id: string }>();
@@ -83,8 +84,13 @@ const overdue = (due: string) => due < today;
       {{ problem }}. <RouterLink class="link" to="/units">Go to the units</RouterLink>
     </p>
     <template v-else>
-      <h1>{{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the unit …' }}</h1>
-      <p class="text-soft">{{ [unit?.siteName, unit?.plate].filter(Boolean).join(' · ') }}</p>
+      <div class="flex flex-wrap items-start justify-between gap-x-10 gap-y-4">
+        <div class="min-w-0">
+          <h1>{{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the unit …' }}</h1>
+          <p class="text-soft">{{ [unit?.siteName, unit?.plate].filter(Boolean).join(' · ') }}</p>
+        </div>
+        <UnitLabel v-if="unit" :unit="unit" />
+      </div>
       <p v-if="!loading && jobs.length === 0" class="mt-4">
         Nothing was done on this unit yet. <RouterLink class="link" to="/jobs">Open a job on it</RouterLink>.
       </p>

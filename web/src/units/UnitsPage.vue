@@ -2,12 +2,15 @@
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Site, Unit } from '@brine/contract/routes';
+import { messageOf } from '../shared/api/client.ts';
 import { useSearchList } from '../shared/ui/useSearchList.ts';
 import { useArchive } from '../shared/ui/useArchive.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
+import ScanButton from '../shared/scan/ScanButton.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
+import { saveLabels } from './labels.ts';
 import SiteDialog from './SiteDialog.vue';
 import SiteBlock from './SiteBlock.vue';
 import UnitDialog from './UnitDialog.vue';
@@ -27,8 +30,11 @@ const archived = computed({
   get: () => sites.archived.value,
   set: (on: boolean) => ((sites.archived.value = on), (units.archived.value = on)),
 });
+const labelProblem = ref<string | null>(null);
 const undo = computed(() => siteArchive.undo.value ?? unitArchive.undo.value);
-const problem = computed(() => sites.problem.value ?? siteArchive.problem.value ?? unitArchive.problem.value);
+const problem = computed(
+  () => labelProblem.value ?? sites.problem.value ?? siteArchive.problem.value ?? unitArchive.problem.value,
+);
 /** A site with its units; the site itself is not known where only its units match. */
 interface Block {
   readonly id: string;
@@ -50,6 +56,16 @@ const blocks = computed(() => {
 async function reload() {
   await Promise.all([sites.reload(), units.reload()]);
 }
+/** Stickers of the paper that goes with the company's degrees: °F is read where Letter is bought. */
+async function printLabels(list: readonly Unit[]) {
+  labelProblem.value = null;
+  try {
+    const paper = session.company?.displayUnit === 'fahrenheit' ? 'LETTER' : 'A4';
+    await saveLabels(list, paper, session.company?.name ?? '');
+  } catch (error) {
+    labelProblem.value = messageOf(error);
+  }
+}
 async function saved() {
   editing.value = null;
   editingUnit.value = null;
@@ -67,6 +83,7 @@ async function saved() {
         label="Search site, unit, tag or plate"
       />
       <span class="flex-1"></span>
+      <ScanButton />
       <RouterLink class="link" to="/units/review" data-test="to-review">Review every unit</RouterLink>
       <AppButton v-if="session.mayWrite" kind="primary" data-test="new-site" @click="editing = { site: null }"
         >Add a site</AppButton
@@ -85,6 +102,7 @@ async function saved() {
         :units="block.units"
         @edit="block.site && (editing = { site: block.site })"
         @archive="block.site && siteArchive.setArchived(block.site, !block.site.archived, block.name)"
+        @labels="printLabels(block.units)"
         @add-unit="editingUnit = { unit: null, siteId: block.id }"
         @edit-unit="(unit) => (editingUnit = { unit, siteId: block.id })"
         @archive-unit="(unit) => unitArchive.setArchived(unit, !unit.archived, unit.name)"

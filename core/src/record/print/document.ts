@@ -6,7 +6,8 @@ export type PrintCell = PrintContent;
 
 /** A document for the PDF library. Its lines between rows are named, so that it stays plain data. */
 export interface PrintedDocument {
-  readonly pageSize: 'A4' | 'LETTER';
+  /** A paper by name, or its sides in points. */
+  readonly pageSize: 'A4' | 'LETTER' | { readonly width: number; readonly height: number };
   readonly pageMargins: readonly [number, number, number, number];
   readonly info: { readonly title: string; readonly author: string };
   readonly defaultStyle: Readonly<Record<string, unknown>>;
@@ -17,6 +18,14 @@ export interface PrintedDocument {
 
 /** Lines of the tables by name, as the library wants them. */
 export const tableLayouts = {
+  bare: {
+    hLineWidth: () => 0,
+    vLineWidth: () => 0,
+    paddingTop: () => 0,
+    paddingBottom: () => 0,
+    paddingLeft: () => 0,
+    paddingRight: () => 0,
+  },
   settings: {
     hLineWidth: (row: number) => (row === 1 ? 0.8 : 0.4),
     vLineWidth: () => 0,
