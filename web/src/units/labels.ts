@@ -1,3 +1,4 @@
+import { renderSVG } from 'uqr';
 import { labelDocument } from '@brine/core/record/print';
 import type { Unit } from '@brine/contract/routes';
 import { request } from '../shared/api/client.ts';
@@ -16,7 +17,8 @@ export async function addressForPhones(): Promise<string> {
 export async function saveLabels(units: readonly Unit[], paper: LabelPaper, company: string): Promise<void> {
   const base = await addressForPhones();
   const labels = units.map((unit) => ({
-    address: unitAddress(base, unit.id),
+    // Medium correction: a label in a kitchen loses a corner. The label itself is the quiet zone.
+    code: renderSVG(unitAddress(base, unit.id), { ecc: 'M', border: 0 }),
     tag: unit.tag,
     name: unit.name,
     site: unit.siteName,

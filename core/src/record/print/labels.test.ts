@@ -2,14 +2,14 @@ import { expect, test } from '@jest/globals';
 import { labelDocument, type UnitLabel } from './labels.ts';
 
 const label = (n: number): UnitLabel => ({
-  address: `https://brine.local/units/${n}`,
+  code: `<svg>${n}</svg>`,
   tag: `F-${n}`,
   name: `Freezer ${n}`,
   site: 'Pier',
 });
 const all = (document: unknown) => JSON.stringify(document);
 
-test('a label on tape is a page of 62 × 29 mm for each unit, its code its address', () => {
+test('a label on tape is a page of 62 × 29 mm for each unit, with its code', () => {
   const document = labelDocument([label(1), label(2)], 'tape', 'Saltmarsh');
   const { width, height } = document.pageSize as { width: number; height: number };
   // 1 in is 25.4 mm and 72 pt.
@@ -18,7 +18,7 @@ test('a label on tape is a page of 62 × 29 mm for each unit, its code its addre
   ]);
   expect(document.content).toHaveLength(2);
   expect(all(document.content[1])).toContain('"pageBreak":"before"');
-  expect(all(document.content[0])).toContain('"qr":"https://brine.local/units/1"');
+  expect(all(document.content[0])).toContain('"svg":"<svg>1</svg>"');
 });
 
 test('on stickers every unit has a place, three across, the last row filled up with nothing', () => {
