@@ -13,6 +13,8 @@ import { loadDemo } from './demo/loadDemo.ts';
 import type { Means } from './http/context.ts';
 import { letGoOfStalledBodies } from './http/stalledBodies.ts';
 import { firstLeadLink } from './people/people.service.ts';
+import { startChanges } from './changes/changes.ts';
+import { startSummaries } from './summaries/summaries.ts';
 import { startThreads } from './threads/threads.ts';
 import { startQueue } from './work/queue.ts';
 
@@ -32,8 +34,10 @@ const means: Means = {
 };
 const { demoPeople, link } = await prepare();
 const queue = await startQueue(means);
+const summaries = startSummaries(means);
+const changes = startChanges(config.databaseUrl, log);
 
-const app = createApp({ ...means, queue });
+const app = createApp({ ...means, queue, changes });
 const server = serve(
   {
     fetch: app.fetch,
@@ -63,11 +67,14 @@ async function stop(signal: string): Promise<void> {
   log.info({ signal }, 'stopping');
   const force = setTimeout(() => process.exit(1), GRACE_MS);
   force.unref();
+  // Streams that never end by themselves would hold the server open.
+  await changes.close();
   await new Promise<void>((resolve) => {
     server.close(() => resolve());
     (server as { closeIdleConnections?: () => void }).closeIdleConnections?.();
   });
   await queue.close();
+  await summaries.close();
   await means.threads.close();
   await orm.close(true);
   process.exit(0);

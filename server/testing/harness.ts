@@ -10,6 +10,7 @@ import { databaseOn, type Database } from '../src/database/database.ts';
 import { migrate, openOrm } from '../src/database/orm.ts';
 import type { Means, Services } from '../src/http/context.ts';
 import { startThreads } from '../src/threads/threads.ts';
+import type { Changes } from '../src/changes/changes.ts';
 import { startQueue, type Queue } from '../src/work/queue.ts';
 import type { Role } from '@brine/contract/routes';
 
@@ -78,7 +79,11 @@ export async function startHarness(
     log: pino({ level: process.env['BRINE_TEST_LOG'] ?? 'silent' }, process.stderr),
     threads: startThreads(),
   };
-  const services: Services = { ...means, queue: options.queue ? await startQueue(means) : noQueue };
+  const services: Services = {
+    ...means,
+    queue: options.queue ? await startQueue(means) : noQueue,
+    changes: noChanges,
+  };
   const app = createApp(services);
 
   function client(): Client {
@@ -160,6 +165,9 @@ export async function startHarness(
     },
   };
 }
+
+/** Nothing is told of changes, except where a test asks for it by itself. */
+const noChanges: Changes = { listen: () => () => undefined, close: () => Promise.resolve() };
 
 /** Most tests ask for no work: they are spared the making of the queue's tables. */
 const noQueue: Queue = {

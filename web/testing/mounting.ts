@@ -61,6 +61,7 @@ export const refusal = (status: number, message: string): [number, unknown] => [
 const person = { id: 'p1', name: 'Tess', login: 'tess', demo: false };
 const company = {
   name: 'Own company',
+  phone: '',
   schools: {},
   displayUnit: 'fahrenheit' as const,
   offlineDays: 14,
@@ -122,6 +123,10 @@ export const aJob: Job = {
   },
   createdAt: '2026-11-29T08:00:00.000Z',
   createdBy: 'Tess',
+  assignedTo: null,
+  plannedFor: null,
+  waitsFor: '',
+  summary: null,
   lastSequence: 0,
   archived: false,
   version: 1,

@@ -6,6 +6,8 @@ export const LONGEST_CODE = 40;
 export const LONGEST_ID = 120;
 /** Longest name of a person, site, unit, file. */
 export const LONGEST_NAME = 200;
+/** Longest telephone number, with what people write beside it. */
+export const LONGEST_PHONE = 60;
 /** Largest whole number that the database keeps in an integer column. */
 export const MAX_INTEGER = 2_147_483_647;
 /** Shortest password, in characters. */

@@ -16,6 +16,7 @@ export const paths = {
   link: { method: 'get', path: '/links/:token' },
   takeLink: { method: 'post', path: '/links/:token' },
   company: { method: 'get', path: '/company' },
+  changes: { method: 'get', path: '/changes' },
   phones: { method: 'get', path: '/phones' },
   changeCompany: { method: 'patch', path: '/company' },
   sites: { method: 'get', path: '/sites' },

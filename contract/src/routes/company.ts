@@ -1,6 +1,6 @@
 import { mixed, object, string, type InferType } from 'yup';
 import { schools, type SchoolId, type Sides } from '@brine/core/foundation/unit';
-import { name, version, whole, type DeepReadonly } from '../fields/index.ts';
+import { freeText, LONGEST_PHONE, name, version, whole, type DeepReadonly } from '../fields/index.ts';
 import { LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS } from '../lengths/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
@@ -26,6 +26,7 @@ const displayUnit = () =>
   );
 const company = object({
   name: said(),
+  phone: said(),
   schools: mixed<Sides>().required(),
   displayUnit: displayUnit().required(),
   /** Days that somebody may work on a device without contact with the server. */
@@ -60,6 +61,7 @@ export const companyRoutes = {
     access: 'lead',
     body: object({
       name: name('Name').optional(),
+      phone: freeText('Phone', LONGEST_PHONE).optional(),
       schools: sides.optional().default(undefined),
       displayUnit: displayUnit().optional(),
       offlineDays: whole(LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS).optional().default(undefined),

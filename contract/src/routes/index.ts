@@ -12,6 +12,7 @@ export {
   type ControllerLine,
   type EntryPage,
   type Job,
+  type JobSummary,
   type LogView,
   type OneTimeLink,
   type Person,

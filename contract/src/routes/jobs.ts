@@ -1,5 +1,15 @@
 import { array, boolean, mixed, object, string, type InferType } from 'yup';
-import { idParams, listQuery, name, sequence, uuid, version, type DeepReadonly } from '../fields/index.ts';
+import {
+  freeText,
+  idParams,
+  listQuery,
+  LONGEST_NAME,
+  name,
+  sequence,
+  uuid,
+  version,
+  type DeepReadonly,
+} from '../fields/index.ts';
 import { LONGEST_TITLE } from '../files/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
@@ -49,15 +59,29 @@ export const jobRoutes = {
   }),
   changeJob: contract({
     ...paths.changeJob,
-    summary: 'Renames or archives a job',
+    summary: 'Renames, plans, hands on or archives a job',
     access: 'technician',
     params: idParams,
     body: object({
       title: name('Title', LONGEST_TITLE).optional(),
+      assignedTo: uuid('assignedTo').nullable().optional().default(undefined),
+      plannedFor: string()
+        .matches(/^\d{4}-\d{2}-\d{2}$/, 'plannedFor: expected a day, 2026-11-30, or null')
+        .nullable()
+        .optional()
+        .default(undefined),
+      waitsFor: freeText('Waits for', LONGEST_NAME).optional(),
       archived: boolean().optional(),
       version: version(),
     }),
     answer: answersJob,
+  }),
+  changes: contract({
+    ...paths.changes,
+    summary:
+      'Server-sent events: the id of each job that changed, as it changes; an empty one stands for any',
+    access: 'viewer',
+    file: ['text/event-stream'],
   }),
   entries: contract({
     ...paths.entries,

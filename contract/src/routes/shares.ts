@@ -14,16 +14,23 @@ const sharedPage = object({
   unit: said(),
   site: said(),
   company: said(),
+  phone: said(),
   control: said(),
+  /** The day of the last value that was seen in the unit. */
   date: said(),
+  /** What it is set to, in sentences. */
+  setTo: list(said()),
   groups: list(
     object({
       title: said(),
       lines: list(object({ code: said(), meaning: said(), value: said(), found: said(), remark: said() })),
     }),
   ),
+  /** What is to be set and is not in the unit yet. */
+  planned: list(object({ code: said(), meaning: said(), planned: said() })),
   builtIn: list(said()),
   watch: list(said()),
+  open: list(object({ words: said(), because: said() })),
   lost: list(said()),
   alarms: list(mixed<AlarmCode>().required()),
   next: list(object({ due: said(), what: said() })),

@@ -6,10 +6,11 @@ import { contract } from './route.ts';
 export const sheetRoutes = {
   sheet: contract({
     ...paths.sheet,
-    summary: 'The leave-behind sheet as a PDF',
+    summary: 'A paper of a job as a PDF: the page for the site, or the pages for the file',
     access: 'viewer',
     params: idParams,
     query: object({
+      of: string<'site' | 'file'>().oneOf(['site', 'file'], 'of: expected site or file').default('file'),
       paper: string<'A4' | 'LETTER'>().oneOf(['A4', 'LETTER'], 'paper: expected A4 or LETTER').default('A4'),
       type: string<'small' | 'large'>()
         .oneOf(['small', 'large'], 'type: expected small or large')

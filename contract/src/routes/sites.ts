@@ -1,5 +1,13 @@
 import { boolean, object } from 'yup';
-import { freeText, idParams, listQuery, name, version } from '../fields/index.ts';
+import {
+  freeText,
+  idParams,
+  listQuery,
+  LONGEST_NAME,
+  LONGEST_PHONE,
+  name,
+  version,
+} from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { list, site } from './views.ts';
@@ -30,6 +38,9 @@ export const siteRoutes = {
       name: name('Name'),
       place: freeText('Place', 300).default(''),
       note: freeText('Note', 2000).default(''),
+      customer: freeText('Customer', LONGEST_NAME).default(''),
+      contact: freeText('Contact', LONGEST_NAME).default(''),
+      phone: freeText('Phone', LONGEST_PHONE).default(''),
     }),
     answer: answersSite,
   }),
@@ -42,6 +53,9 @@ export const siteRoutes = {
       name: name('Name').optional(),
       place: freeText('Place', 300).optional(),
       note: freeText('Note', 2000).optional(),
+      customer: freeText('Customer', LONGEST_NAME).optional(),
+      contact: freeText('Contact', LONGEST_NAME).optional(),
+      phone: freeText('Phone', LONGEST_PHONE).optional(),
       archived: boolean().optional(),
       version: version(),
     }),

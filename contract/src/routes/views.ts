@@ -50,6 +50,9 @@ export const site = object({
   name: said(),
   place: said(),
   note: said(),
+  customer: said(),
+  contact: said(),
+  phone: said(),
   archived: flag(),
   version: count(),
 });
@@ -68,12 +71,43 @@ export const unit = object({
 });
 export type Unit = DeepReadonly<InferType<typeof unit>>;
 
+/** How far a job is, in so few words that a list has room for them; computed from its stream after each change. */
+export const jobSummary = object({
+  /** The six stations in their order. */
+  stations: list(object({ words: said(), done: flag() })),
+  /** Where it goes on; null: all of it is done. */
+  next: object({ station: said(), name: said(), words: said() }).nullable().defined(),
+  open: count(),
+  /** Open, and nobody has said why. */
+  unanswered: count(),
+  /** “15 codes not keyed in, 14 tests open”. */
+  openWords: said(),
+  /** When and to whom it was handed over last; null: not yet. */
+  handedOver: object({ at: said(), to: said() }).nullable().defined(),
+  /** The next day somebody has to come back, with what for. */
+  followUp: object({ due: said(), what: said() }).nullable().defined(),
+  /** When the first of its probes is to be calibrated again. */
+  calibrationDue: string().nullable().defined(),
+  complaint: said(),
+  /** The control it is about; empty where none is chosen. */
+  control: said(),
+});
+export type JobSummary = DeepReadonly<InferType<typeof jobSummary>>;
+
 export const job = object({
   id: said(),
   title: said(),
   unit: unit.required(),
   createdAt: said(),
   createdBy: said(),
+  /** Who goes there; null: nobody yet. */
+  assignedTo: object({ id: said(), name: said() }).nullable().defined(),
+  /** The day it is planned for. */
+  plannedFor: string().nullable().defined(),
+  /** What it waits for; empty where it does not. */
+  waitsFor: said(),
+  /** Null until it was computed the first time. */
+  summary: jobSummary.nullable().defined(),
   lastSequence: count(),
   archived: flag(),
   version: count(),

@@ -9,6 +9,8 @@ export const companyEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     name: p.string(),
+    /** Whom people on site call. */
+    phone: p.string().default(''),
     schools: p.json<Sides>(),
     displayUnit: p.string().$type<'celsius' | 'fahrenheit'>(),
     offlineDays: p.integer().default(USUAL_OFFLINE_DAYS),

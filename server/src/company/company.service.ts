@@ -14,6 +14,7 @@ export function changeCompany(
   services: Services,
   change: {
     readonly name?: string | undefined;
+    readonly phone?: string | undefined;
     readonly schools?: Sides | undefined;
     readonly displayUnit?: CompanyView['displayUnit'] | undefined;
     readonly offlineDays?: number | undefined;
@@ -25,6 +26,7 @@ export function changeCompany(
     if (company.version !== change.version)
       throw new AppError('conflict', 'The company was changed by somebody else meanwhile; look again');
     if (change.name !== undefined) company.name = change.name;
+    if (change.phone !== undefined) company.phone = change.phone;
     if (change.schools !== undefined) company.schools = change.schools;
     if (change.displayUnit !== undefined) company.displayUnit = change.displayUnit;
     if (change.offlineDays !== undefined) company.offlineDays = change.offlineDays;
@@ -40,6 +42,7 @@ export async function theCompany(repositories: Repositories): Promise<Company> {
   await repositories.company.makeOnce({
     id: randomUUID(),
     name: 'Our company',
+    phone: '',
     schools: {},
     displayUnit: 'celsius',
   });
@@ -49,6 +52,7 @@ export async function theCompany(repositories: Repositories): Promise<Company> {
 function viewOf(company: Company): CompanyView {
   return {
     name: company.name,
+    phone: company.phone,
     schools: company.schools,
     displayUnit: company.displayUnit,
     offlineDays: company.offlineDays,

@@ -13,6 +13,7 @@ import { Migration0009Work } from './migrations/Migration0009Work.ts';
 import { Migration0010ShareEnds } from './migrations/Migration0010ShareEnds.ts';
 import { Migration0011AddedBy } from './migrations/Migration0011AddedBy.ts';
 import { Migration0012OfflineDays } from './migrations/Migration0012OfflineDays.ts';
+import { Migration0013CompanysDay } from './migrations/Migration0013CompanysDay.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -28,6 +29,7 @@ export const migrations = [
   { name: 'Migration0010ShareEnds', class: Migration0010ShareEnds },
   { name: 'Migration0011AddedBy', class: Migration0011AddedBy },
   { name: 'Migration0012OfflineDays', class: Migration0012OfflineDays },
+  { name: 'Migration0013CompanysDay', class: Migration0013CompanysDay },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -25,6 +25,11 @@ interface DemoJob {
   readonly title: string;
   readonly by: string;
   readonly at: string;
+  /** Who goes, on which day, and what it waits for. */
+  readonly goes?: string;
+  /** Days from the day the demo is loaded: it always looks like today. */
+  readonly planned?: number;
+  readonly waits?: string;
   readonly entries: readonly (EntryBody & { readonly controller?: string; readonly at?: string })[];
 }
 
@@ -33,6 +38,7 @@ interface DemoData {
     readonly name: string;
     readonly displayUnit: 'celsius' | 'fahrenheit';
     readonly schools: Record<string, string>;
+    readonly phone: string;
   };
   readonly people: readonly DemoPerson[];
   readonly sites: readonly {
@@ -40,6 +46,9 @@ interface DemoData {
     readonly name: string;
     readonly place: string;
     readonly note?: string;
+    readonly customer?: string;
+    readonly contact?: string;
+    readonly phone?: string;
   }[];
   readonly units: readonly {
     readonly key: string;
@@ -104,6 +113,9 @@ async function loadPlaces(repositories: Repositories, data: DemoData, now: Date)
       name: site.name,
       place: site.place,
       note: site.note ?? '',
+      customer: site.customer ?? '',
+      contact: site.contact ?? '',
+      phone: site.phone ?? '',
       archivedAt: null,
       createdAt: now,
     });
@@ -126,6 +138,11 @@ async function loadPlaces(repositories: Repositories, data: DemoData, now: Date)
       createdBy: idOf(`person:${job.by}`),
       createdAt: new Date(job.at),
       archivedAt: null,
+      assignedTo: job.goes ? idOf(`person:${job.goes}`) : null,
+      plannedFor: job.planned === undefined ? null : dayFrom(now, job.planned),
+      waitsFor: job.waits ?? '',
+      summary: null,
+      summaryOf: -1,
     });
 }
 
@@ -159,3 +176,7 @@ export function idOf(name: string): string {
   const hex = createHash('sha256').update(`brine-dial-demo:${name}`).digest('hex');
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-5${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
+
+/** The day so many days from another, `2026-11-30`. */
+const dayFrom = (day: Date, days: number): string =>
+  new Date(day.getTime() + days * 24 * 3600 * 1000).toISOString().slice(0, 10);

@@ -5,7 +5,7 @@ import type { Repositories } from '../database/database.ts';
 import type { Means, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { materialOf } from '../jobs/jobMaterial.ts';
-import { mustFindJob } from '../jobs/jobs.service.ts';
+import { mustFindJob, unplanned } from '../jobs/jobs.service.ts';
 import { mustFindUnit, viewsOf } from '../units/units.service.ts';
 import type { JobApart } from './import.task.ts';
 
@@ -84,6 +84,7 @@ export async function importJob(
       createdBy: person.id,
       createdAt: services.now(),
       archivedAt: null,
+      ...unplanned,
     });
     for (const { id, bytes } of job.pictures)
       await repositories.pictures.create({
@@ -112,6 +113,9 @@ async function unitFor(
       name: head.site.name,
       place: head.site.place,
       note: '',
+      customer: '',
+      contact: '',
+      phone: '',
       archivedAt: null,
       createdAt: services.now(),
     }));

@@ -1,5 +1,6 @@
 import type { Person } from '@brine/contract/routes';
 import type { Logger } from 'pino';
+import type { Changes } from '../changes/changes.ts';
 import type { Config } from '../config.ts';
 import type { Database } from '../database/database.ts';
 import type { Threads } from '../threads/threads.ts';
@@ -18,6 +19,8 @@ export interface Means {
 /** What every use case is given: the means, and the queue for work that goes on after its answer. */
 export interface Services extends Means {
   readonly queue: Queue;
+  /** What changed in the database, whoever changed it. */
+  readonly changes: Changes;
 }
 
 /** Who asks, from where. */

@@ -1,4 +1,5 @@
 import { authRoutes } from '../auth/auth.routes.ts';
+import { changeRoutes } from '../changes/changes.routes.ts';
 import { companyRoutes } from '../company/company.routes.ts';
 import { controllerRoutes } from '../controllers/controllers.routes.ts';
 import { jobRoutes } from '../jobs/jobs.routes.ts';
@@ -34,4 +35,5 @@ export const routes: readonly ServedRoute[] = [
   ...shareRoutes,
   ...exportRoutes,
   ...workRoutes,
+  ...changeRoutes,
 ];

@@ -1,3 +1,4 @@
+import type { JobSummary } from '@brine/contract/routes';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { containing, insert } from '../database/insert.ts';
 import { jobEntity, type Job } from './job.entity.ts';
@@ -42,6 +43,21 @@ export function jobRepository(em: EntityManager) {
         `select j.id, concat_ws(' ', s.name, nullif(u.tag, ''), u.name, j.title) as name
            from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id order by j.created_at, j.id`,
       ),
+    /** Jobs that went on since they were summarised, some of them by chance. */
+    toSummarise: (limit: number) =>
+      em
+        .execute<{ id: string; unit_id: string }[]>(
+          'select id, unit_id from job where summary_of < last_sequence order by random() limit ?',
+          [limit],
+        )
+        .then((rows) => rows.map((row) => ({ id: row.id, unitId: row.unit_id }))),
+    /** Keeps the summary of a job as of a sequence, unless a later one stands; without one what stood is kept, and is not tried again. */
+    async keepSummary(id: string, sequence: number, summary: JobSummary | undefined): Promise<void> {
+      await em.execute(
+        `update job set summary_of = ?, summary = coalesce(?::jsonb, summary) where id = ? and summary_of < ?`,
+        [sequence, summary === undefined ? null : JSON.stringify(summary), id, sequence],
+      );
+    },
     create: (job: Omit<Job, 'version'>) => insert(em, jobEntity, job),
     /** Takes the next sequence, without touching the version: adding an entry is no edit of the job. */
     async setLastSequence(job: Job, sequence: number): Promise<void> {

@@ -17,6 +17,8 @@ export interface JobMaterial {
   readonly unitName: string;
   readonly schools: Sides;
   readonly company: string;
+  /** Whom to call. */
+  readonly phone: string;
 }
 
 /** The definitions of a job by hash. */
@@ -28,6 +30,6 @@ export async function materialOf(
   jobId: string,
   unitName: string,
 ): Promise<JobMaterial> {
-  const { schools, name: company } = await theCompany(repositories);
-  return { ...(await repositories.entries.materialOf(jobId)), unitName, schools, company };
+  const { schools, name: company, phone } = await theCompany(repositories);
+  return { ...(await repositories.entries.materialOf(jobId)), unitName, schools, company, phone };
 }

@@ -33,6 +33,15 @@ export function readJob(services: Services, id: string): Promise<JobView> {
   );
 }
 
+/** A job of which nobody has said who goes when; its summary is computed a moment later. */
+export const unplanned = {
+  assignedTo: null,
+  plannedFor: null,
+  waitsFor: '',
+  summary: null,
+  summaryOf: -1,
+} as const;
+
 export function createJob(
   services: Services,
   person: SignedIn,
@@ -49,6 +58,7 @@ export function createJob(
       createdBy: person.id,
       createdAt: services.now(),
       archivedAt: null,
+      ...unplanned,
     });
     return (await jobViews(repositories, [created]))[0]!;
   });
@@ -59,6 +69,9 @@ export function changeJob(
   id: string,
   change: {
     readonly title?: string | undefined;
+    readonly assignedTo?: string | null | undefined;
+    readonly plannedFor?: string | null | undefined;
+    readonly waitsFor?: string | undefined;
     readonly archived?: boolean | undefined;
     readonly version: number;
   },
@@ -68,11 +81,24 @@ export function changeJob(
     if (job.version !== change.version)
       throw new AppError('conflict', 'The job was changed by somebody else meanwhile; look again');
     if (change.title !== undefined) job.title = change.title;
+    if (change.assignedTo !== undefined) {
+      if (change.assignedTo !== null) await mustBeAtWork(repositories, change.assignedTo);
+      job.assignedTo = change.assignedTo;
+    }
+    if (change.plannedFor !== undefined) job.plannedFor = change.plannedFor;
+    if (change.waitsFor !== undefined) job.waitsFor = change.waitsFor;
     if (change.archived !== undefined)
       job.archivedAt = change.archived ? (job.archivedAt ?? services.now()) : null;
     await repositories.jobs.save();
     return (await jobViews(repositories, [job]))[0]!;
   });
+}
+
+/** Nobody who cannot sign in, or may only look, is sent anywhere. */
+async function mustBeAtWork(repositories: Repositories, personId: string): Promise<void> {
+  const person = await repositories.people.byId(personId);
+  if (!person || person.disabledAt !== null || person.role === 'viewer')
+    throw new AppError('badInput', 'assignedTo: expected a technician or lead who can sign in');
 }
 
 export async function mustFindJob(repositories: Repositories, id: string): Promise<Job> {
@@ -96,7 +122,10 @@ async function unitsMeant(
   return [...new Set([...units, ...onSites.flat()].map((unit) => unit.id))];
 }
 
-async function jobViews(repositories: Repositories, jobs: readonly Job[]): Promise<readonly JobView[]> {
+export async function jobViews(
+  repositories: Repositories,
+  jobs: readonly Job[],
+): Promise<readonly JobView[]> {
   const units = await viewsOf(
     repositories,
     await repositories.units.byIds([...new Set(jobs.map((job) => job.unitId))]),
@@ -104,7 +133,7 @@ async function jobViews(repositories: Repositories, jobs: readonly Job[]): Promi
   const unitById = new Map(units.map((unit) => [unit.id, unit]));
   const names = await namesOf(
     repositories,
-    jobs.map((job) => job.createdBy),
+    jobs.flatMap((job) => [job.createdBy, ...(job.assignedTo ? [job.assignedTo] : [])]),
   );
   return jobs.map((job) => ({
     id: job.id,
@@ -112,6 +141,10 @@ async function jobViews(repositories: Repositories, jobs: readonly Job[]): Promi
     unit: unitById.get(job.unitId)!,
     createdAt: job.createdAt.toISOString(),
     createdBy: names[job.createdBy] ?? '',
+    assignedTo: job.assignedTo ? { id: job.assignedTo, name: names[job.assignedTo] ?? '' } : null,
+    plannedFor: job.plannedFor ?? null,
+    waitsFor: job.waitsFor,
+    summary: job.summary ?? null,
     lastSequence: job.lastSequence,
     archived: job.archivedAt !== null,
     version: job.version,

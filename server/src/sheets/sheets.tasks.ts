@@ -1,6 +1,13 @@
 import type { SharedPage } from '@brine/contract/routes';
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
-import { sharedPage, sheetFileName, sheetOfJob, type LeaveBehindSheet } from '@brine/core/record/handover';
+import {
+  sharedPage,
+  sheetFileName,
+  sheetOfJob,
+  type LeaveBehindSheet,
+  type Paper,
+} from '@brine/core/record/handover';
+import type { AcceptedEntry } from '@brine/core/record/entries';
 import { printSheet } from '@brine/core/record/print';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
 import { jobProgramOf } from '../jobs/jobProgram.ts';
@@ -23,15 +30,19 @@ export interface SheetInput {
 /** The sheet as a PDF with a name for its file; null where no new control is chosen. */
 export async function sheetPdf({
   sheet: input,
+  of,
   paper,
   type,
 }: {
   readonly sheet: SheetInput;
+  readonly of: Paper;
   readonly paper: 'A4' | 'LETTER';
   readonly type: 'small' | 'large';
 }): Promise<{ readonly pdf: Uint8Array; readonly name: string } | null> {
   const sheet = sheetFrom(input);
-  return sheet && { pdf: await printSheet(sheet, { paper, type }, print), name: sheetFileName(sheet) };
+  return (
+    sheet && { pdf: await printSheet(sheet, { of, paper, type }, print), name: sheetFileName(sheet, of) }
+  );
 }
 
 /** What the unit's page shows of a sheet; null where no new control is chosen. */
@@ -53,10 +64,17 @@ function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
     unit,
     site,
     company: material.company,
+    phone: material.phone,
     setBy: keyedBy.map((id) => material.names[id] ?? ''),
     otherwiseBy,
-    date: (entries.at(-1)?.receivedAt ?? input.openedAt).slice(0, 10),
+    date: dayOf(entries) ?? input.openedAt.slice(0, 10),
     link,
     reader,
   });
+}
+
+/** The day that the papers stand for: of the last value seen in the unit, or of the last hand-over; null before either. */
+function dayOf(entries: readonly AcceptedEntry[]): string | null {
+  const last = entries.findLast(({ body }) => ['keyed', 'found', 'handedOver'].includes(body.kind));
+  return last ? last.receivedAt.slice(0, 10) : null;
 }

@@ -34,7 +34,7 @@ describe('the leave-behind sheet', () => {
   });
 
   test.each(['marl-4', 'skerry-dx', 'gault-p', 'tarn-1', 'brae-f', 'brae-c', 'ness-2'])(
-    'of the %s is one page with codes, words, what was found, who and what to watch',
+    'of the %s: the page for the site is one page in type of 11 pt or more, the pages for the file have every code',
     async (id) => {
       const [oldPin, newPin] = [
         (await tess.call('POST', '/api/controllers', { definition: definition('gault-p') })).json.controller,
@@ -59,19 +59,26 @@ describe('the leave-behind sheet', () => {
         start,
       );
       for (const paper of ['A4', 'LETTER']) {
-        const answer = await tess.call('GET', `/api/jobs/${jobId}/sheet.pdf?paper=${paper}`);
-        expect(answer.headers.get('content-type')).toBe('application/pdf');
-        const pdf = await readPdf(answer.bytes);
-        expect(pdf.pages).toBe(1);
-        expect(pdf.text).toContain('FM-2 · Fish store');
-        expect(pdf.text).toContain('Set by Name of tess');
-        expect(pdf.text).toContain('Look at the frost on Friday.');
-        expect(pdf.text).toContain(definition(id).alarmCodes[0].means);
-        expect(pdf.text).toContain('prove dead');
+        const paperOf = async (of: 'site' | 'file') => {
+          const answer = await tess.call('GET', `/api/jobs/${jobId}/sheet.pdf?of=${of}&paper=${paper}`);
+          expect(answer.headers.get('content-type')).toBe('application/pdf');
+          return readPdf(answer.bytes);
+        };
+        const site = await paperOf('site');
+        expect(site.pages).toBe(1);
+        expect(site.smallest).toBeGreaterThanOrEqual(11);
+        for (const part of ['FM-2 · Fish store', 'set by Name of tess', 'Look at the frost on Friday.'])
+          expect(site.text).toContain(part);
+        for (const part of ['What it is set to', 'not in the unit yet', 'Not finished', 'Whom to call'])
+          expect(site.text).toContain(part);
+        const file = await paperOf('file');
+        for (const part of ['FM-2 · Fish store', 'Set by Name of tess', 'Left open', 'prove dead'])
+          expect(file.text).toContain(part);
+        expect(file.text).toContain(definition(id).alarmCodes[0].means);
         for (const parameter of definition(id).parameters.slice(0, 3))
-          expect(pdf.text).toContain(parameter.name);
+          expect(file.text).toContain(parameter.name);
       }
     },
-    60_000,
+    120_000,
   );
 });

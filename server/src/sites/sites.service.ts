@@ -8,6 +8,9 @@ import type { Site } from './site.entity.ts';
 /** Longest list in one answer; a search narrows it. */
 export const MOST_LISTED = 200;
 
+const siteFields = ['name', 'place', 'note', 'customer', 'contact', 'phone'] as const;
+type SiteFields = Readonly<Record<(typeof siteFields)[number], string>>;
+
 export function listSites(
   services: Services,
   search: string,
@@ -24,10 +27,7 @@ export function readSite(services: Services, id: string): Promise<SiteView> {
   );
 }
 
-export function createSite(
-  services: Services,
-  site: { readonly name: string; readonly place: string; readonly note: string },
-): Promise<SiteView> {
+export function createSite(services: Services, site: SiteFields): Promise<SiteView> {
   return services.database.transaction(async (repositories) =>
     siteView(
       await repositories.sites.create({
@@ -44,9 +44,8 @@ export function changeSite(
   services: Services,
   id: string,
   change: {
-    readonly name?: string | undefined;
-    readonly place?: string | undefined;
-    readonly note?: string | undefined;
+    readonly [Field in keyof SiteFields]?: SiteFields[Field] | undefined;
+  } & {
     readonly archived?: boolean | undefined;
     readonly version: number;
   },
@@ -55,9 +54,7 @@ export function changeSite(
     const site = await mustFindSite(repositories, id);
     if (site.version !== change.version)
       throw new AppError('conflict', `${site.name} was changed by somebody else meanwhile; look again`);
-    if (change.name !== undefined) site.name = change.name;
-    if (change.place !== undefined) site.place = change.place;
-    if (change.note !== undefined) site.note = change.note;
+    for (const field of siteFields) if (change[field] !== undefined) site[field] = change[field];
     if (change.archived !== undefined)
       site.archivedAt = change.archived ? (site.archivedAt ?? services.now()) : null;
     await repositories.sites.save();
@@ -77,6 +74,9 @@ export function siteView(site: Site): SiteView {
     name: site.name,
     place: site.place,
     note: site.note,
+    customer: site.customer,
+    contact: site.contact,
+    phone: site.phone,
     archived: site.archivedAt !== null,
     version: site.version,
   };

@@ -2,6 +2,7 @@ import { calendarFile, jobFileText, tableFile } from '../exports/exports.tasks.t
 import { takenApart } from '../exports/import.task.ts';
 import { readLog } from '../logs/readLog.task.ts';
 import { reviewJob } from '../reviews/reviewJob.task.ts';
+import { summariseJob } from '../summaries/summariseJob.task.ts';
 import { zipFiles } from '../work/zipFiles.task.ts';
 import { sharedPageOf, sheetPdf } from '../sheets/sheets.tasks.ts';
 
@@ -9,6 +10,7 @@ import { sharedPageOf, sheetPdf } from '../sheets/sheets.tasks.ts';
 export const tasks = {
   reviewJob,
   sheetPdf,
+  summariseJob,
   sharedPageOf,
   tableFile,
   calendarFile,

@@ -19,11 +19,16 @@ import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import FollowUpList from './FollowUpList.vue';
+import OpenList from './OpenList.vue';
+import { useLeaving } from './useLeaving.ts';
+import { useJobJudgement } from '../shared/job/useJudgement.ts';
+import { useOpenWork } from '../shared/job/useOpenWork.ts';
+import { openSummary } from '@brine/core/record/open';
 import LockReminder from './LockReminder.vue';
 import ShareLink from './ShareLink.vue';
 import SignOff from './SignOff.vue';
 import TakeAlong from './TakeAlong.vue';
-import SheetPreview from './SheetPreview.vue';
+import PaperPreview from './PaperPreview.vue';
 import { frozenSheets } from './frozenSheets.ts';
 
 const job = useJob();
@@ -36,21 +41,38 @@ const { text: watchFor, settle: settleWatch } = useDraft(
   () => handed.value?.watch ?? '',
   `handover-watch:${job.id}`,
 );
-const open = computed(() => job.program.value.rows.filter((row) => row.state === 'open').length);
+const work = useOpenWork();
+const leaving = useLeaving(() => work.value);
+/** Somebody tried to hand over: what is missing is said. */
+const asked = ref(false);
 const waiting = computed(() => outbox.waiting.filter((w) => w.entry.job === job.id).length);
-const paper = ref<'A4' | 'LETTER'>('A4');
+const paper = ref<'A4' | 'LETTER'>(display.unit === 'degF' ? 'LETTER' : 'A4');
 const papers = [
   { id: 'A4' as const, name: 'A4' },
   { id: 'LETTER' as const, name: 'Letter' },
 ];
 const type = ref<'small' | 'large'>('small');
+const of = ref<'site' | 'file'>('site');
+const twoPapers = [
+  { id: 'site' as const, name: 'For the site' },
+  { id: 'file' as const, name: 'For the file' },
+];
+const wish = computed(() => ({ of: of.value, paper: paper.value, type: type.value }));
+const judgement = useJobJudgement();
+const printing = computed(() => ({
+  company: session.company?.name ?? '',
+  phone: session.company?.phone ?? '',
+  person: session.person?.name ?? '',
+  reader: display.unit,
+  findings: judgement.findings.value,
+}));
 const types = [
   { id: 'small' as const, name: 'Small type' },
   { id: 'large' as const, name: 'Large type' },
 ];
 const address = computed(
   () =>
-    `/api/jobs/${job.id}/sheet.pdf?paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
+    `/api/jobs/${job.id}/sheet.pdf?of=${of.value}&paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
 );
 const versions = computed(() =>
   added(job.state.value, 'sheet').flatMap(({ entry }) =>
@@ -77,11 +99,7 @@ async function makeHere() {
   making.value = true;
   problem.value = null;
   try {
-    const { name, pdf } = await sheetHere(
-      job,
-      { paper: paper.value, type: type.value },
-      { company: session.company?.name ?? '', person: session.person?.name ?? '', reader: display.unit },
-    );
+    const { name, pdf } = await sheetHere(job, wish.value, printing.value);
     dropMade();
     made.value = { name, size: pdf.size, url: URL.createObjectURL(pdf) };
     saveFile(name, pdf);
@@ -92,12 +110,18 @@ async function makeHere() {
 }
 onBeforeUnmount(dropMade);
 async function handOver() {
+  asked.value = true;
+  if (to.value.trim() === '' || leaving.missing.value.length > 0) return;
+  const { open, followUps } = leaving.entries();
   const body: EntryBody = {
     kind: 'handedOver',
     to: cutText(to.value.trim(), LONGEST_NAME),
     watch: cutText(watchFor.value.trim(), LONGEST_TEXT),
+    ...(open.length > 0 && { open }),
   };
-  await job.write(body, ...frozenSheets(job));
+  await job.write(...followUps, body, ...frozenSheets(job));
+  asked.value = false;
+  leaving.settle();
   settleTo();
   settleWatch();
 }
@@ -114,11 +138,6 @@ async function handOver() {
   <div v-else class="grid flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
     <section class="flex flex-col gap-4 px-4 py-5 sm:px-5" aria-label="Hand over">
       <h2>Hand over</h2>
-      <p v-if="open > 0" class="border-l-4 border-amber bg-amber-wash px-3 py-2">
-        {{ open }} {{ open === 1 ? 'code is' : 'codes are' }} not keyed in yet.
-        <RouterLink class="link" :to="`/jobs/${job.id}/program/cabinet`">Go on at the cabinet</RouterLink>
-      </p>
-      <p v-else class="border-l-4 border-good bg-good-wash px-3 py-2">✓ Every code is settled.</p>
       <form class="flex flex-col gap-4" @submit.prevent="handOver">
         <div class="flex flex-col gap-1">
           <label for="to" class="field-label">Handed over to</label
@@ -128,7 +147,13 @@ async function handOver() {
             maxlength="200"
             :disabled="!session.mayWrite"
             placeholder="Name or office on site"
+            :aria-invalid="asked && to.trim() === ''"
+            data-test="handed-to"
           />
+          <p v-if="asked && to.trim() === ''" class="problem" role="alert">
+            Expected who takes it over.
+            <button type="button" class="link" @click="to = 'nobody on site'">Nobody is on site</button>
+          </p>
         </div>
         <div class="flex flex-col gap-1">
           <label for="watch" class="field-label">What to watch</label
@@ -142,40 +167,21 @@ async function handOver() {
           ></textarea>
           <p class="hint">Findings and values that differ are added by themselves.</p>
         </div>
+        <OpenList :leaving="leaving" :asked="asked" />
         <AppButton v-if="session.mayWrite" kind="primary" type="submit" data-test="hand-over">{{
           handed ? 'Hand over again' : 'Hand over, and keep the sheets'
         }}</AppButton>
       </form>
-      <p v-if="handed" data-test="handed">✓ Handed over{{ handed.to ? ` to ${handed.to}` : '' }}.</p>
+      <p v-if="handed" data-test="handed">
+        {{ work.unanswered.length === 0 ? '✓ ' : '' }}Handed over{{ handed.to ? ` to ${handed.to}` : ''
+        }}<template v-if="work.unanswered.length > 0"
+          >; open since: {{ openSummary(work.unanswered) }}</template
+        >.
+      </p>
       <LockReminder />
       <FollowUpList />
       <SignOff />
       <ShareLink />
-      <div>
-        <h3>The page left in the unit</h3>
-        <div class="mt-2 flex flex-wrap items-center gap-3">
-          <SegmentedControl v-model="paper" label="Paper" :options="papers" />
-          <SegmentedControl v-model="type" label="Type" :options="types" />
-          <a
-            v-if="waiting === 0 && !serverAway"
-            :href="address"
-            target="_blank"
-            rel="noopener"
-            class="link font-medium"
-            data-test="pdf"
-            >Open the PDF</a
-          >
-          <AppButton v-else :disabled="making" data-test="pdf-here" @click="makeHere">{{
-            making ? 'Making it …' : 'Make the PDF on this device'
-          }}</AppButton>
-        </div>
-        <FormProblem class="mt-2" :message="problem" />
-        <p v-if="made" class="mt-1" role="status" data-test="pdf-made">
-          ✓ {{ made.name }}, {{ Math.round(made.size / 1024) }} kB:
-          <a class="link" :href="made.url" target="_blank" rel="noopener">open it</a>. Without the code of the
-          unit’s page, which the server gives out.
-        </p>
-      </div>
       <TakeAlong />
       <div v-if="versions.length > 0">
         <h3>Sheets kept with the job</h3>
@@ -190,9 +196,32 @@ async function handOver() {
     </section>
     <section
       class="border-t border-hairline bg-band px-4 py-5 sm:px-8 lg:border-t-0 lg:border-l"
-      aria-label="The sheet"
+      aria-label="Papers"
     >
-      <SheetPreview />
+      <div class="mx-auto mb-3 flex max-w-3xl flex-wrap items-center gap-3">
+        <SegmentedControl v-model="of" label="Which paper" :options="twoPapers" />
+        <SegmentedControl v-model="paper" label="Paper" :options="papers" />
+        <SegmentedControl v-if="of === 'file'" v-model="type" label="Type" :options="types" />
+        <a
+          v-if="waiting === 0 && !serverAway"
+          :href="address"
+          target="_blank"
+          rel="noopener"
+          class="link font-medium pointer-coarse:min-h-11 pointer-coarse:content-center"
+          data-test="pdf"
+          >Open the PDF</a
+        >
+        <AppButton v-else :disabled="making" data-test="pdf-here" @click="makeHere">{{
+          making ? 'Making it …' : 'Make the PDF on this device'
+        }}</AppButton>
+        <FormProblem class="basis-full" :message="problem" />
+        <p v-if="made" class="basis-full" role="status" data-test="pdf-made">
+          ✓ {{ made.name }}, {{ Math.round(made.size / 1024) }} kB:
+          <a class="link" :href="made.url" target="_blank" rel="noopener">open it</a>. Without the code of the
+          unit’s page, which the server gives out.
+        </p>
+      </div>
+      <PaperPreview :wish="wish" :printing="printing" />
     </section>
   </div>
 </template>

@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
+import { standing } from '@brine/core/record/fold';
 import { openStations, stationNames, stations, type StationId } from '@brine/core/record/job';
+import { handoverProgress, openSummary } from '@brine/core/record/open';
 import { openJob, provideJob } from '../shared/job/useJob.ts';
+import { provideJudgement } from '../shared/job/useJudgement.ts';
+import { provideOpenWork } from '../shared/job/useOpenWork.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import TimerStrip from './TimerStrip.vue';
@@ -15,6 +19,13 @@ import StationSpine from './StationSpine.vue';
 const props = defineProps<{ id: string }>();
 const job = openJob(props.id);
 provideJob(job);
+const judged = provideJudgement(job);
+const work = provideOpenWork(job, () => judged.findings.value);
+/** Stations as the record has them; the hand-over knows what is open as well. */
+const progress = computed(() => ({
+  ...job.progress.value,
+  handover: handoverProgress(job.state.value, work.value),
+}));
 const route = useRoute();
 const router = useRouter();
 // The complaint finder is opened from Survey and belongs to it.
@@ -26,6 +37,10 @@ const place = computed(() => route.path.split('/').slice(3).join('/'));
 const keyed = computed(() => job.program.value.rows.filter((row) => row.state !== 'open').length);
 watch(place, (at) => at !== '' && notePlace(props.id, at), { immediate: true });
 const unit = computed(() => job.job.value?.unit);
+const complaint = computed(() => {
+  const said = standing(job.state.value, 'answer:complaint', 'answer')?.value;
+  return typeof said === 'string' && said !== job.job.value?.title ? said : '';
+});
 const plate = computed(() => [unit.value?.siteName, unit.value?.plate].filter(Boolean).join(' · '));
 
 function step(by: 1 | -1) {
@@ -68,8 +83,19 @@ watch(
           {{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the job …' }}
         </h1>
         <p class="text-[13.5px] text-soft max-md:hidden">{{ plate }}</p>
+        <p v-if="job.job.value" class="min-w-0 text-[13.5px] max-md:hidden" data-test="job-title">
+          {{ job.job.value.title }}<template v-if="complaint">: {{ complaint }}</template>
+        </p>
+        <RouterLink
+          v-if="work.items.length > 0 && job.replacement.value"
+          :to="`/jobs/${id}/handover`"
+          class="link shrink-0 text-[13.5px] pointer-coarse:min-h-11 pointer-coarse:content-center"
+          :title="openSummary(work.items)"
+          data-test="open-count"
+          >{{ work.items.length }} open</RouterLink
+        >
       </div>
-      <StationSpine :job-id="id" :here="here" :progress="job.progress.value" />
+      <StationSpine :job-id="id" :here="here" :progress="progress" />
     </div>
     <ConflictList />
     <TimerStrip v-if="job.job.value" />
@@ -86,7 +112,7 @@ watch(
       :job-id="id"
       :here="here"
       :at-cabinet="place === 'program/cabinet'"
-      :progress="job.progress.value"
+      :progress="progress"
       :keyed="keyed"
     />
   </template>

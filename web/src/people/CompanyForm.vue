@@ -11,6 +11,12 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 const session = useSession();
 const problem = ref<string | null>(null);
 const { text: name, settle, reset } = useDraft(() => session.company?.name ?? '');
+const phoneDraft = useDraft(() => session.company?.phone ?? '');
+const phone = phoneDraft.text;
+function callUs() {
+  phoneDraft.settle();
+  return change({ phone: phone.value.trim() });
+}
 const ids = Object.keys(schools) as SchoolId[];
 const rows = computed(() =>
   ids.map((id) => ({
@@ -23,7 +29,9 @@ const rows = computed(() =>
     ),
   })),
 );
-async function change(what: Partial<Pick<Company, 'name' | 'schools' | 'displayUnit' | 'offlineDays'>>) {
+async function change(
+  what: Partial<Pick<Company, 'name' | 'phone' | 'schools' | 'displayUnit' | 'offlineDays'>>,
+) {
   problem.value = null;
   try {
     await request('changeCompany', { body: { ...what, version: session.company!.version } });
@@ -66,8 +74,20 @@ const costs = (row: (typeof rows.value)[number]) =>
     <FormProblem class="mt-3" :message="problem" />
     <div class="mt-3 flex flex-wrap gap-6">
       <div class="flex flex-col gap-1">
-        <label for="company-name" class="field-label">Name on the sheet</label
+        <label for="company-name" class="field-label">Name on the papers</label
         ><input id="company-name" v-model="name" class="w-80" @change="rename" />
+      </div>
+      <div class="flex flex-col gap-1">
+        <label for="company-phone" class="field-label">Phone on the papers</label
+        ><input
+          id="company-phone"
+          v-model="phone"
+          type="tel"
+          class="w-56"
+          maxlength="60"
+          data-test="company-phone"
+          @change="callUs"
+        />
       </div>
       <div class="flex flex-col gap-1">
         <label for="company-unit" class="field-label">Usual degrees</label

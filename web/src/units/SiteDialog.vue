@@ -17,11 +17,17 @@ const { handleSubmit, isSubmitting } = useForm({
     name: string().trim().required('Expected a name').max(200, 'Expected at most 200 characters'),
     place: string().max(300, 'Expected at most 300 characters'),
     note: string().max(2000, 'Expected at most 2000 characters'),
+    customer: string().max(200, 'Expected at most 200 characters'),
+    contact: string().max(200, 'Expected at most 200 characters'),
+    phone: string().max(60, 'Expected at most 60 characters'),
   }),
   initialValues: {
     name: props.site?.name ?? '',
     place: props.site?.place ?? '',
     note: props.site?.note ?? '',
+    customer: props.site?.customer ?? '',
+    contact: props.site?.contact ?? '',
+    phone: props.site?.phone ?? '',
   },
 });
 const submit = handleSubmit(async (values) => {
@@ -44,6 +50,11 @@ const submit = handleSubmit(async (values) => {
     <form class="flex flex-col gap-4" novalidate @submit="submit">
       <TextField name="name" label="Name" />
       <TextField name="place" label="Place" hint="How to get there" />
+      <TextField name="customer" label="Customer" hint="Who pays, where it is not the site" />
+      <div class="grid gap-4 sm:grid-cols-2">
+        <TextField name="contact" label="Contact" hint="Who answers there" />
+        <TextField name="phone" label="Phone" type="tel" />
+      </div>
       <TextField name="note" label="Note" hint="Keys, hours, who to ask" long />
       <FormProblem :message="problem" />
       <div class="flex gap-3">

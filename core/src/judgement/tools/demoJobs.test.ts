@@ -3,8 +3,9 @@ import { readFileSync } from 'node:fs';
 import { check } from '../checks/index.ts';
 import type { Sides } from '../../foundation/unit/index.ts';
 import { leaveBehindSheet } from '../../record/handover/index.ts';
+import { inUnitOf } from '../../record/inUnit/index.ts';
 import { factsOf, frostLooksOf, humidityOf, programOf, type Program } from '../../record/job/index.ts';
-import { fold } from '../../record/fold/index.ts';
+import { fold, type JobState } from '../../record/fold/index.ts';
 import type { EntryBody } from '../../record/entries/index.ts';
 import { validateSet, type SettingValues } from '../../foundation/settings/index.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
@@ -25,6 +26,7 @@ interface Opened {
   readonly input: ToolInput;
   readonly own: readonly ToolId[];
   readonly program: Program;
+  readonly state: JobState;
 }
 /** A job of the demo as the page has it open, on a morning after it was taken in. */
 const known = new Map<string, Opened>();
@@ -54,6 +56,7 @@ function open(key: string): Opened {
   const found = program.found && program.found.codes.size > 0 ? program.found.values : null;
   return {
     program,
+    state,
     own: toolsFor({ unit, values: program.inForce, definition }),
     input: {
       unit,
@@ -133,6 +136,7 @@ describe('every demo job of a kind has its tool, and the tool an answer', () => 
         date: '2026-11-26',
         watch: '',
         program,
+        inUnit: inUnitOf(opened(job.key).state, program, family(control), { old: null, replacement: null }),
       });
       expect([job.key, sheet.groups.length > 0]).toEqual([job.key, true]);
       if (job.entries.some((e) => e.kind === 'handedOver')) {

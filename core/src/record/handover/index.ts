@@ -1,4 +1,4 @@
-export { sheetFileName, sheetOfJob } from './jobSheet.ts';
+export { complaintOf, type Paper, papers, sheetFileName, sheetOfJob } from './jobSheet.ts';
 export { sharedPage } from './sharedPage.ts';
 export {
   choiceWords,
@@ -7,6 +7,7 @@ export {
   leaveBehindSheet,
   printShown,
   type SheetGroup,
+  type SheetLine,
   type SheetWire,
 } from './sheet.ts';
 export { type Table, tablesOf } from './tables.ts';

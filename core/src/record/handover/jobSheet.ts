@@ -4,7 +4,15 @@ import { judgement } from '../../judgement/verdict/index.ts';
 import type { PinnedDefinition } from '../entries/index.ts';
 import { standing, type JobState } from '../fold/index.ts';
 import { judgementInput, plateLines, provingOf, wiringOf, type Program } from '../job/index.ts';
+import type { Finding } from '../../judgement/checks/index.ts';
+import { decisionNames } from '../../judgement/complaints/index.ts';
+import { inUnitOf } from '../inUnit/index.ts';
+import { openWork } from '../open/index.ts';
 import { leaveBehindSheet, type LeaveBehindSheet } from './sheet.ts';
+
+/** The two papers of a job: the page for the people on site, and the pages for the file. */
+export const papers = ['site', 'file'] as const;
+export type Paper = (typeof papers)[number];
 
 /** What the sheet of a job is made of, on the server and on a device. */
 export interface JobSheetInput {
@@ -15,6 +23,8 @@ export interface JobSheetInput {
   readonly unit: { readonly name: string; readonly tag: string; readonly plate: string };
   readonly site: string;
   readonly company: string;
+  /** Whom to call; empty where nobody said. */
+  readonly phone: string;
   /** Names of those who keyed codes in. */
   readonly setBy: readonly string[];
   /** Who set it, where nobody keyed anything. */
@@ -24,6 +34,8 @@ export interface JobSheetInput {
   /** Address of the unit's page, printed as a code; null prints none. */
   readonly link: string | null;
   readonly reader: TemperatureUnit | null;
+  /** What the one judgement says, where somebody has asked it already. */
+  readonly findings?: readonly Finding[];
 }
 
 /** The leave-behind sheet of a job as its stream stands, with what the judgement says of a day. Takes some tenths of a second. */
@@ -34,6 +46,10 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
   const wiring = wiringOf(state, program.unit, control);
   const reader = input.reader ?? program.display?.unit ?? 'degC';
   const asked = judgementInput(program, control, reader);
+  const findings =
+    input.findings ?? (asked ? judgement({ ...asked, remedies: false }).findings : program.findings);
+  const proving = provingOf(state, program, wiring, control, null, reader);
+  const old = standing(state, 'control:old', 'control')?.definition ?? null;
   return leaveBehindSheet({
     unit: [unit.tag, unit.name].filter(Boolean).join(' · '),
     site: input.site,
@@ -45,9 +61,14 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
     date: input.date,
     watch: handed?.watch ?? '',
     program,
-    ...(asked && { findings: judgement(asked).findings }),
+    inUnit: inUnitOf(state, program, control, { old, replacement: input.pin }),
+    work: openWork({ state, program, wiring, proving, findings }),
+    phone: input.phone,
+    complaint: complaintOf(state),
+    verdict: verdictOf(state),
+    findings,
     wiring,
-    proving: provingOf(state, program, wiring, control, null, reader),
+    proving,
     keypadLocked: standing(state, 'keypadLocked', 'keypadLocked')?.locked ?? null,
     link: input.link,
     signOff: signed && signed.name !== '' ? { name: signed.name, strokes: signed.strokes } : null,
@@ -55,6 +76,17 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
   });
 }
 
+/** What was wrong, in the words of the people there. */
+export function complaintOf(state: JobState): string {
+  const said = standing(state, 'answer:complaint', 'answer')?.value;
+  return typeof said === 'string' ? said : '';
+}
+
+function verdictOf(state: JobState): string {
+  const verdict = standing(state, 'verdict', 'verdict');
+  return verdict?.decision ? [decisionNames[verdict.decision], verdict.words].filter(Boolean).join('. ') : '';
+}
+
 /** A name for the file of a sheet. */
-export const sheetFileName = (sheet: LeaveBehindSheet): string =>
-  `${`${sheet.unit} ${sheet.date}`.replace(/[^\w. -]+/g, '').trim() || 'sheet'}.pdf`;
+export const sheetFileName = (sheet: LeaveBehindSheet, paper: Paper = 'file'): string =>
+  `${`${sheet.unit} ${sheet.date} ${paper === 'site' ? 'for the site' : 'for the file'}`.replace(/[^\w. -]+/g, '').trim() || 'sheet'}.pdf`;

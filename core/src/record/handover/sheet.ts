@@ -9,11 +9,15 @@ import {
   panelOf,
   resolutionOf,
   printCode,
+  sameCodeValue,
   shownUnitOf,
   type DisplayState,
 } from '../../controllers/definitions/index.ts';
 import type { Finding } from '../../judgement/checks/index.ts';
-import type { JobWiring, Program, ProgramRow, Proving } from '../job/index.ts';
+import type { InUnit, KnownCode } from '../inUnit/index.ts';
+import type { JobWiring, Program, ProgramRow, Proving, RunTest } from '../job/index.ts';
+import { byKind, countWords, type OpenWork } from '../open/index.ts';
+import { plainWords } from './plainWords.ts';
 import { meaningOfOption } from '../../controllers/definitions/index.ts';
 import {
   dimensionOf,
@@ -28,11 +32,14 @@ import { deedWords } from '../../controllers/panel/index.ts';
 import { endWords } from '../../wiring/circuit/index.ts';
 import { printValue, settingGroup, settingOf, type SettingId } from '../../foundation/settings/index.ts';
 
-/** One line of the sheet left in the unit. */
+/** One code on the papers. */
 export interface SheetLine {
   readonly code: string;
   readonly meaning: string;
+  /** What is known to stand in the unit; empty where nobody has seen it there. */
   readonly value: string;
+  /** What it is to be, where that does not stand in the unit yet. */
+  readonly planned: string;
   readonly found: string;
   readonly remark: string;
 }
@@ -43,11 +50,32 @@ export interface SheetGroup {
   readonly lines: readonly SheetLine[];
 }
 
-/** The page a technician leaves in the unit, as data. Access codes and people's numbers never stand on it. */
+/** A kind of thing that stays open, as the papers say it. */
+export interface SheetOpen {
+  /** “15 codes not keyed in”. */
+  readonly words: string;
+  readonly items: readonly string[];
+  /** Why, and when somebody comes back; empty where nobody said. */
+  readonly because: string;
+}
+
+/** What the papers of a job say, as data: the page for the site and the pages for the file. Access codes never stand on them. */
 export interface LeaveBehindSheet {
   readonly unit: string;
   readonly site: string;
   readonly company: string;
+  /** Whom to call; empty where the company has not said. */
+  readonly phone: string;
+  /** What is set, in sentences; only of what is known to be in the unit. */
+  readonly setTo: readonly string[];
+  /** Codes whose planned value is not in the unit yet. */
+  readonly notYet: number;
+  /** What was wrong, in the words of the people there. */
+  readonly complaint: string;
+  /** What was behind it. */
+  readonly verdict: string;
+  readonly tests: readonly { readonly title: string; readonly result: string; readonly remark: string }[];
+  readonly open: readonly SheetOpen[];
   readonly control: string;
   readonly plate: readonly string[];
   readonly by: string;
@@ -90,6 +118,12 @@ export interface SheetInput {
   readonly date: string;
   readonly watch: string;
   readonly program: Program;
+  /** What is known to be in the unit. */
+  readonly inUnit: InUnit;
+  readonly work?: OpenWork;
+  readonly phone?: string;
+  readonly complaint?: string;
+  readonly verdict?: string;
   /** What the one judgement says against the values in force; what the rules say of them where absent. */
   readonly findings?: readonly Finding[];
   readonly wiring?: JobWiring | null;
@@ -105,12 +139,22 @@ export interface SheetInput {
 const secret: ReadonlySet<SettingId> = new Set<SettingId>(['access.code']);
 const isSecret = (row: ProgramRow) => row.settings.some((id) => secret.has(id));
 
-/** Puts the sheet together from what was keyed in. What the display showed stands where it showed something else. */
+/** Puts the papers together. As fact stands only what is known to be in the unit; what is planned is said to be planned. */
 export function leaveBehindSheet(input: SheetInput): LeaveBehindSheet {
-  const { program, control } = input;
+  const { program, control, inUnit } = input;
   const display = program.display ?? { unit: 'degC', decimal: false };
+  const reader = input.reader ?? display.unit;
   const rows = program.rows.filter((row) => !isSecret(row));
+  const known = new Map(inUnit.known.map((one) => [one.code, one]));
+  const groups = grouped(rows, known, display, reader);
   return {
+    phone: input.phone ?? '',
+    setTo: plainWords(inUnit.settings, reader),
+    notYet: inUnit.planned.filter((code) => rows.some((row) => row.code === code)).length,
+    complaint: input.complaint ?? '',
+    verdict: input.verdict ?? '',
+    tests: testLines(input.proving ?? null, reader),
+    open: openLines(input.work, reader),
     unit: input.unit,
     site: input.site,
     company: input.company,
@@ -118,12 +162,12 @@ export function leaveBehindSheet(input: SheetInput): LeaveBehindSheet {
     plate: input.plate,
     by: input.by,
     date: input.date,
-    groups: grouped(rows, display, input.reader ?? display.unit),
+    groups,
     builtIn: program.fixed
       .filter(({ setting }) => builtInWorthSaying.has(setting))
       .map(
         ({ setting, value }) =>
-          `${settingOf(setting).label}: ${printValue(settingOf(setting), value, input.reader ?? display.unit)}`,
+          `${settingOf(setting).label}: ${printValue(settingOf(setting), value, reader)}`,
       ),
     watch: watchList(input),
     lost: [
@@ -230,15 +274,51 @@ const builtInWorthSaying: ReadonlySet<SettingId> = new Set<SettingId>([
   'fans.control',
 ]);
 
+const results = { passed: 'passed', failed: 'failed', skipped: 'left out' } as const;
+
+/** What a test read, in the reader's degrees. */
+function readWords(
+  value: number,
+  unit: NonNullable<RunTest['test']['measure']>['unit'] | undefined,
+  reader: TemperatureUnit,
+): string {
+  if (unit === 'degC' || unit === 'K') return printFor(quantity(value, unit), reader);
+  return `${printNumber(value, 2)} ${unit ?? ''}`.trim();
+}
+
+function testLines(proving: Proving | null, reader: TemperatureUnit): LeaveBehindSheet['tests'] {
+  return (proving?.tests ?? []).map(({ test, result, value, word }) => ({
+    title: test.title,
+    result: result === null ? 'not done' : results[result],
+    remark: [value === null ? '' : `read ${readWords(value, test.measure?.unit, reader)}`, word]
+      .filter(Boolean)
+      .join('; '),
+  }));
+}
+
+function openLines(work: OpenWork | undefined, reader: TemperatureUnit): readonly SheetOpen[] {
+  return byKind(work?.items ?? []).map(({ kind, items }) => {
+    const answer = work!.answers.find((one) => one.kind === kind);
+    const back =
+      answer?.followUp && !answer.followUp.done ? `somebody comes back ${answer.followUp.due}` : '';
+    return {
+      words: countWords(kind, items.length),
+      items: items.map((item) => inWords(item.words, reader)),
+      because: [answer?.reason ?? '', back].filter(Boolean).join('; '),
+    };
+  });
+}
+
 function grouped(
   rows: readonly ProgramRow[],
+  known: ReadonlyMap<string, KnownCode>,
   display: DisplayState,
   reader: TemperatureUnit,
 ): readonly SheetGroup[] {
   const groups = new Map<string, SheetLine[]>();
   for (const row of rows) {
     const title = groupTitle(row);
-    groups.set(title, [...(groups.get(title) ?? []), lineOf(row, display, reader)]);
+    groups.set(title, [...(groups.get(title) ?? []), lineOf(row, known.get(row.code), display, reader)]);
   }
   return [...groups].map(([title, lines]) => ({ title, lines }));
 }
@@ -253,31 +333,43 @@ export function groupTitle(row: {
   return settingGroup(row.settings[0]);
 }
 
-function lineOf(row: ProgramRow, display: DisplayState, reader: TemperatureUnit): SheetLine {
-  const value = row.state === 'showsElse' ? (row.shown ?? '') : printShown(row.parameter, row.value, display);
+function lineOf(
+  row: ProgramRow,
+  known: KnownCode | undefined,
+  display: DisplayState,
+  reader: TemperatureUnit,
+): SheetLine {
+  const stands = known && sameCodeValue(known.value, row.value);
+  const planned = row.state === 'skipped' || stands ? '' : printShown(row.parameter, row.value, display);
   return {
     code: row.code,
     meaning: row.parameter.name,
-    value: row.state === 'skipped' ? 'not set' : value,
+    value: known ? printShown(row.parameter, known.value, display) : '',
+    planned,
     found: row.found === null ? '' : printShown(row.parameter, row.found, display),
-    remark: [readerWords(row, display, reader), remarkOf(row, display)].filter(Boolean).join('; '),
+    remark: [
+      known ? readerWords(row, known.value, display, reader) : '',
+      planned === '' ? '' : known ? `planned ${planned}` : `planned ${planned}, not yet in the unit`,
+      row.state === 'skipped' ? `left alone${row.why ? `: ${row.why}` : ''}` : '',
+      stands && row.status === 'default' ? 'factory default' : '',
+    ]
+      .filter(Boolean)
+      .join('; '),
   };
 }
 
 /** The value in the reader's degrees where the control shows others: `= −22.8 °C`. */
-function readerWords(row: ProgramRow, display: DisplayState, reader: TemperatureUnit): string {
+function readerWords(
+  row: ProgramRow,
+  value: CodeValue,
+  display: DisplayState,
+  reader: TemperatureUnit,
+): string {
   const { encoding } = row.parameter;
-  if (reader === display.unit || encoding.type !== 'number' || row.state === 'skipped') return '';
+  if (reader === display.unit || encoding.type !== 'number' || !Number.isFinite(Number(value))) return '';
   const unit = shownUnitOf(encoding, display);
   if (unit === null || !dimensionOf(unit).startsWith('temperature')) return '';
-  return `= ${printFor(quantity(Number(row.value), unit), reader)}`;
-}
-
-function remarkOf(row: ProgramRow, display: DisplayState): string {
-  if (row.state === 'showsElse') return `planned ${printShown(row.parameter, row.value, display)}`;
-  if (row.state === 'skipped') return row.why ?? '';
-  if (row.state === 'open') return 'not keyed in yet';
-  return row.status === 'default' ? 'factory default' : '';
+  return `= ${printFor(quantity(Number(value), unit), reader)}`;
 }
 
 /** A value as the display shows it, with its unit, and for choices what it means where they do not say it: `60 °F`, `2 (runs by the clock)`, `yes`. */
@@ -309,7 +401,9 @@ function watchList(input: SheetInput): readonly string[] {
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '');
-  const findings = (input.findings ?? input.program.findings)
+  // What is said against values is said of the unit only once they stand in it.
+  const said = input.inUnit.planned.length === 0 ? (input.findings ?? input.program.findings) : [];
+  const findings = said
     .filter((f) => f.severity !== 'note')
     .map((f) => inWords(f.message, input.reader ?? input.program.display?.unit));
   const differing = input.program.rows

@@ -1,6 +1,7 @@
 import { meaningOf, parameterOf } from '../../controllers/definitions/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { leaveBehindSheet } from '../handover/index.ts';
+import { inUnitOf } from '../inUnit/index.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family, withoutCodes } from '../../../testing/families.ts';
 import { defaultDecision, programOf, type ProgramInput } from './program.ts';
@@ -147,7 +148,7 @@ describe('the sheet left in the unit', () => {
     { kind: 'keyed', code: 'melt', state: 'showsElse', value: 55, shown: '58' },
     { kind: 'keyed', code: 'drip', state: 'skipped', value: 5, why: 'menu closed' },
   ];
-  const { program: p } = program(done);
+  const { state, program: p } = program(done);
   const sheet = leaveBehindSheet({
     unit: 'Fish store',
     site: 'Quay',
@@ -159,14 +160,19 @@ describe('the sheet left in the unit', () => {
     date: '2026-03-01',
     watch: 'Frost after three days',
     program: p,
+    inUnit: inUnitOf(state, p, family('marl-4'), { old: null, replacement: null }),
   });
   const line = (code: string) => sheet.groups.flatMap((g) => g.lines).find((l) => l.code === code)!;
 
   test('says what was set, what the display showed, and what was not set', () => {
     expect(line('hold')).toMatchObject({ value: '−9 °F', found: '−8 °F' });
-    expect(line('melt')).toMatchObject({ value: '58', remark: 'planned 55 °F' });
-    expect(line('drip')).toMatchObject({ value: 'not set', remark: 'menu closed' });
-    expect(line('gap').remark).toBe('not keyed in yet');
+    expect(line('melt')).toMatchObject({ value: '58 °F', remark: 'planned 55 °F' });
+    expect(line('drip')).toMatchObject({ value: '', remark: 'left alone: menu closed' });
+    expect(line('gap')).toMatchObject({
+      value: '',
+      remark: expect.stringMatching(/^planned .*, not yet in the unit$/),
+    });
+    expect(sheet.notYet).toBe(p.rows.length - 2);
     expect(sheet.watch[0]).toBe('Frost after three days');
     expect(sheet.watch.join(' ')).toContain('melt: the display showed 58');
   });

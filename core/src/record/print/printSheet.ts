@@ -1,10 +1,14 @@
-import type { LeaveBehindSheet } from '../handover/index.ts';
+import type { LeaveBehindSheet, Paper } from '../handover/index.ts';
 import type { PrintedDocument } from './document.ts';
-import { sheetDocument } from './sheetDocument.ts';
+import { fileDocument } from './fileDocument.ts';
+import { siteDocument, siteTries } from './siteDocument.ts';
 
-/** How a sheet is wanted. */
+/** How a paper is wanted. */
 export interface SheetWish {
+  /** Which of the two. */
+  readonly of: Paper;
   readonly paper: 'A4' | 'LETTER';
+  /** Of the pages for the file: small, or large for people without their glasses. The page for the site is large by itself. */
   readonly type: 'small' | 'large';
 }
 
@@ -13,44 +17,21 @@ export type Printer = (
   document: PrintedDocument,
 ) => Promise<{ readonly bytes: Uint8Array; readonly pages: number }>;
 
-/** Type sizes tried, pt, and on how many pages; below the last nobody reads it in a cabinet. */
-const tries = {
-  small: [
-    [8, 1],
-    [7.2, 1],
-    [6.5, 1],
-    [5.8, 1],
-    [8, 2],
-    [7.2, 2],
-    [6.5, 2],
-  ],
-  large: [
-    [11, 2],
-    [10, 2],
-    [9, 2],
-    [8, 2],
-    [7.2, 2],
-  ],
-} as const;
-const SMALLEST = 5.8;
-
-/** Whether a sheet carries what was wired, read and calibrated: then it has a second page from the start. */
-const isLong = (sheet: LeaveBehindSheet) =>
-  sheet.wires.length + sheet.readings.length + sheet.calibrations.length > 0;
+/** Type of the pages for the file, pt. */
+const fileType = { small: 9, large: 11.5 } as const;
 
 /**
- * Renders the sheet as a PDF, A4 or Letter: settings on the first page, wires, readings and calibrations on a second, in the largest type that fits. Large type is for
- * people without their glasses and takes two pages. More come only where even the smallest type does not fit.
+ * Renders a paper as PDF. The page for the site is one page, in the largest type and with as much told as fits; the pages for the file are as many as they take.
  */
 export async function printSheet(
   sheet: LeaveBehindSheet,
-  { paper, type }: SheetWish,
+  { of, paper, type }: SheetWish,
   print: Printer,
 ): Promise<Uint8Array> {
-  for (const [size, most] of tries[type]) {
-    if (most === 1 && isLong(sheet)) continue;
-    const { bytes, pages } = await print(sheetDocument(sheet, paper, size, type));
-    if (pages <= most) return bytes;
+  if (of === 'file') return (await print(fileDocument(sheet, paper, fileType[type]))).bytes;
+  for (const fullness of siteTries) {
+    const { bytes, pages } = await print(siteDocument(sheet, paper, fullness));
+    if (pages <= 1) return bytes;
   }
-  return (await print(sheetDocument(sheet, paper, SMALLEST, type))).bytes;
+  return (await print(siteDocument(sheet, paper, siteTries.at(-1)!))).bytes;
 }

@@ -1,17 +1,28 @@
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
+import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue';
 import { bySeverity, type Finding } from '@brine/core/judgement/checks';
 import { judgementInput } from '@brine/core/record/job';
 import type { JudgedFinding, JudgementInput } from '@brine/core/judgement/verdict';
 import { CalledOff, core } from '../../workers/corePool.ts';
 import { useDisplay } from '../display/displayStore.ts';
-import { useJob } from './useJob.ts';
+import { useJob, type OpenJob } from './useJob.ts';
 
 /** A day is simulated once the values have rested this long. */
 const REST_MS = 400;
 
-/** Everything that is said against the values in force of the job on this page. What the rules say stands at once. */
-export function useJobJudgement() {
-  const job = useJob();
+type Judged = ReturnType<typeof useJudgement>;
+const ofThePage: InjectionKey<Judged> = Symbol('judgement');
+
+/** Everything that is said against the values in force of the job on this page: one run for all its stations. What the rules say stands at once. */
+export const useJobJudgement = (): Judged => inject(ofThePage, null) ?? judgementOf(useJob());
+
+/** Judges a job once, for whatever stands below. */
+export function provideJudgement(job: OpenJob): Judged {
+  const judged = judgementOf(job);
+  provide(ofThePage, judged);
+  return judged;
+}
+
+function judgementOf(job: OpenJob): Judged {
   const display = useDisplay();
   return useJudgement(
     () => judgementInput(job.program.value, job.replacement.value, display.unit),

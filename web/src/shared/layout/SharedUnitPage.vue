@@ -18,9 +18,22 @@ request('sharedPage', { params: { token: props.token } })
     <p v-else-if="!page" class="text-soft">Loading …</p>
     <template v-else>
       <h1>{{ page.unit }}</h1>
-      <p class="text-soft">
-        {{ page.site }} · {{ page.control }} · as of {{ page.date }} · {{ page.company }}
-      </p>
+      <p class="text-soft">{{ page.site }} · {{ page.control }} · as of {{ page.date }}</p>
+      <section class="mt-5" data-test="set-to">
+        <h2>What it is set to</h2>
+        <ul v-if="page.setTo.length > 0" class="mt-1 list-disc pl-5">
+          <li v-for="line in page.setTo" :key="line">{{ line }}</li>
+        </ul>
+        <p v-else-if="page.groups.length === 0" class="mt-1">Nothing is known to be set in it yet.</p>
+      </section>
+      <section v-if="page.open.length > 0" class="mt-5" data-test="page-open">
+        <h2>Not finished</h2>
+        <ul class="mt-1 list-disc pl-5">
+          <li v-for="line in page.open" :key="line.words">
+            {{ line.words }}{{ line.because ? `: ${line.because}` : '' }}
+          </li>
+        </ul>
+      </section>
       <section class="mt-5">
         <h2>What to watch</h2>
         <ul v-if="page.watch.length > 0" class="mt-1 list-disc pl-5">
@@ -39,7 +52,8 @@ request('sharedPage', { params: { token: props.token } })
         </ul>
       </section>
       <section class="mt-5">
-        <h2>Settings</h2>
+        <h2>In the unit, code by code</h2>
+        <p v-if="page.groups.length === 0" class="mt-1">No value has been seen in it yet.</p>
         <div v-for="group in page.groups" :key="group.title" class="mt-3">
           <h3>{{ group.title }}</h3>
           <table class="table-plain">
@@ -52,8 +66,25 @@ request('sharedPage', { params: { token: props.token } })
             </tbody>
           </table>
         </div>
+        <div v-if="page.planned.length > 0" class="mt-4" data-test="page-planned">
+          <h3>Planned, not yet in the unit</h3>
+          <table class="table-plain text-soft">
+            <tbody>
+              <tr v-for="line in page.planned" :key="line.code">
+                <td class="w-20 font-mono">{{ line.code }}</td>
+                <td>{{ line.meaning }}</td>
+                <td class="!pr-0 text-right font-mono">{{ line.planned }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
         <p v-if="page.builtIn.length > 0" class="hint mt-2">Built in: {{ page.builtIn.join('; ') }}</p>
       </section>
+      <p class="mt-6">
+        Whom to call: <strong class="font-semibold">{{ page.company }}</strong><template v-if="page.phone"
+          >, <a class="link" :href="`tel:${page.phone.replace(/[^+\d]/g, '')}`">{{ page.phone }}</a></template
+        >
+      </p>
       <p class="mt-6 border-l-4 border-amber bg-amber-wash px-3 py-2 text-[14px]">
         <strong class="font-semibold">Caution. </strong>The unit starts by itself. Covers and terminals are
         for qualified persons. Whether product that was out of range may be kept is for its owner and the

@@ -1,5 +1,6 @@
 import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { pdfPieces } from '@brine/core/controllers/pages';
+import { readingPdf } from '../../shared/pdf/pdfLibrary.ts';
 import { jpegOf } from '../../shared/pictures/canvas.ts';
 import type { KeptPage } from './bookletStorage.ts';
 import { unlessStopped, type Reading } from './reading.ts';
@@ -25,17 +26,7 @@ export interface OpenPdf {
  */
 export async function openPdf(file: File, reading: Reading): Promise<OpenPdf> {
   const { name } = file;
-  const [pdfjs, { default: worker }] = await Promise.all([
-    import('pdfjs-dist/legacy/build/pdf.mjs'),
-    import('pdfjs-dist/legacy/build/pdf.worker.min.mjs?url'),
-  ]);
-  pdfjs.GlobalWorkerOptions.workerSrc = worker;
-  const task = pdfjs.getDocument({
-    data: new Uint8Array(await file.arrayBuffer()),
-    isEvalSupported: false,
-    useSystemFonts: true,
-    verbosity: 0,
-  });
+  const task = await readingPdf(await file.arrayBuffer());
   let pdf: PDFDocumentProxy;
   try {
     pdf = await task.promise;

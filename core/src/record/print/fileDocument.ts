@@ -1,13 +1,12 @@
-import type { LeaveBehindSheet, SheetGroup, SheetWire } from '../handover/index.ts';
+import type { LeaveBehindSheet, SheetLine, SheetWire } from '../handover/index.ts';
 import { ink, soft } from './colours.ts';
 import type { PrintCell, PrintContent, PrintedDocument } from './document.ts';
 
-/** The sheet as a document for a printer of PDF, in one size of type, pt. */
-export function sheetDocument(
+/** The pages for the file: every code, what was wired, read and proven, what stays open, in one size of type, pt. */
+export function fileDocument(
   sheet: LeaveBehindSheet,
   pageSize: 'A4' | 'LETTER',
   size: number,
-  type: 'small' | 'large',
 ): PrintedDocument {
   return {
     pageSize,
@@ -16,20 +15,71 @@ export function sheetDocument(
     defaultStyle: { font: 'Barlow', fontSize: size, color: ink, lineHeight: 1.1 },
     content: [
       head(sheet, size),
-      settings(sheet, size),
+      ...about(sheet, size),
+      ...open(sheet, size),
+      ...settings(sheet, size),
       builtIn(sheet),
       below(sheet, size),
-      ...workDone(sheet, size, type === 'small'),
+      ...tests(sheet, size),
+      ...workDone(sheet, size),
       ...signOff(sheet, size),
     ],
-    footer: {
-      margin: [34, 6, 34, 0],
-      fontSize: 6.5,
-      color: soft,
-      text: 'Isolate, lock out and prove dead before touching terminals. Refrigerant work only by certified persons. Local codes and licensed practice come first. Whether product that was out of range may be kept is for its owner and the authority to decide.',
-    },
+    footer: caution(6.5),
   };
 }
+
+/** The caution that stands below every page. */
+export const caution = (size: number): PrintContent => ({
+  margin: [34, 6, 34, 0],
+  fontSize: size,
+  color: soft,
+  text: 'Isolate, lock out and prove dead before touching terminals. Refrigerant work only by certified persons. Local codes and licensed practice come first. Whether product that was out of range may be kept is for its owner and the authority to decide.',
+});
+
+/** What was wrong, and what was behind it. */
+function about(sheet: LeaveBehindSheet, size: number): readonly PrintContent[] {
+  const lines = [
+    ...(sheet.complaint ? [{ label: 'Complaint', text: sheet.complaint }] : []),
+    ...(sheet.verdict ? [{ label: 'Found', text: sheet.verdict }] : []),
+  ];
+  return lines.length === 0
+    ? []
+    : [
+        {
+          stack: lines.map(({ label, text }) => ({ text: [{ text: `${label}: `, bold: true }, text] })),
+          fontSize: size + 0.5,
+          margin: [0, 0, 0, 6],
+        },
+      ];
+}
+
+/** What stays open, first of all: nobody is to take a plan for what is in the unit. */
+function open(sheet: LeaveBehindSheet, size: number): readonly PrintContent[] {
+  if (sheet.open.length === 0) return [];
+  const named = (items: readonly string[]) =>
+    items.length > MOST_NAMED
+      ? `${items.slice(0, MOST_NAMED).join(' ')} And ${items.length - MOST_NAMED} more.`
+      : items.join(' ');
+  return [
+    {
+      stack: [
+        heading('Left open', size),
+        {
+          ul: sheet.open.map(({ words, items, because }) => ({
+            text: [
+              { text: words, bold: true },
+              because ? `: ${because}. ` : ': nobody said why. ',
+              { text: named(items), color: soft },
+            ],
+          })),
+        },
+      ],
+      margin: [0, 0, 0, 8],
+    },
+  ];
+}
+/** Of a kind so many items are told by name; the codes among them stand in the table below. */
+const MOST_NAMED = 8;
 
 function head(sheet: LeaveBehindSheet, size: number): PrintContent {
   return {
@@ -67,41 +117,35 @@ function head(sheet: LeaveBehindSheet, size: number): PrintContent {
   };
 }
 
-function settings(sheet: LeaveBehindSheet, size: number): PrintContent {
-  const header: PrintCell[] = ['Code', 'Meaning', 'Set to', 'Found', 'Remark'].map((text) => ({
-    text,
-    color: soft,
-    fontSize: size - 0.5,
-  }));
-  return {
-    table: {
-      headerRows: 1,
-      widths: [42, '*', 'auto', 'auto', 120],
-      body: [header, ...sheet.groups.flatMap(rowsOf)],
-    },
-    layout: 'settings',
-  };
+/** A table a group: one that fits on a page is never torn in two. */
+function settings(sheet: LeaveBehindSheet, size: number): readonly PrintContent[] {
+  const small = (text: string): PrintCell => ({ text, color: soft, fontSize: size - 0.5 });
+  const header: PrintCell[] = ['', 'Meaning', 'In the unit', 'Found', 'Remark'].map(small);
+  return sheet.groups.map((group): PrintContent => {
+    const [, ...columns] = header;
+    const title: PrintCell = { text: group.title, font: 'Condensed', bold: true, fillColor: '#ECEAE2' };
+    return {
+      unbreakable: group.lines.length <= MOST_TOGETHER,
+      margin: [0, 0, 0, 4],
+      table: {
+        headerRows: 1,
+        widths: [52, '*', 'auto', 'auto', 150],
+        body: [[title, ...columns], ...group.lines.map(rowOf)],
+      },
+      layout: 'settings',
+    };
+  });
 }
+/** A group of more lines is longer than a page may be left empty for. */
+const MOST_TOGETHER = 30;
 
-function rowsOf(group: SheetGroup): PrintCell[][] {
-  const title: PrintCell[] = [
-    { text: group.title, colSpan: 5, font: 'Condensed', bold: true, fillColor: '#ECEAE2' },
-    {},
-    {},
-    {},
-    {},
-  ];
-  return [
-    title,
-    ...group.lines.map((line): PrintCell[] => [
-      { text: line.code, font: 'Mono', bold: true },
-      line.meaning,
-      { text: line.value, font: 'Mono', bold: true },
-      { text: line.found, font: 'Mono', color: soft },
-      { text: line.remark, italics: true, color: soft },
-    ]),
-  ];
-}
+const rowOf = (line: SheetLine): PrintCell[] => [
+  { text: line.code, font: 'Mono', bold: true },
+  line.meaning,
+  { text: line.value, font: 'Mono', bold: true },
+  { text: line.found, font: 'Mono', color: soft },
+  { text: line.remark, italics: true, color: soft },
+];
 
 function builtIn(sheet: LeaveBehindSheet): PrintContent {
   if (sheet.builtIn.length === 0) return { text: '' };
@@ -112,7 +156,7 @@ function builtIn(sheet: LeaveBehindSheet): PrintContent {
   };
 }
 
-const heading = (text: string, size: number): PrintContent => ({
+export const heading = (text: string, size: number): PrintContent => ({
   text,
   font: 'Condensed',
   bold: true,
@@ -188,11 +232,36 @@ const signs: Readonly<Record<string, string>> = {
   '●': 'the round key',
   '★': 'the star key',
 };
-const inLetters = (text: string) =>
+/** Words for keys whose signs the fonts lack. */
+export const inLetters = (text: string) =>
   text.replace(/[^\u0020-\u024f\u2010-\u2030]/g, (sign) => signs[sign] ?? 'the key with a sign');
 
-/** What was wired, read and calibrated: the second page of small type; large type needs the room and flows on. */
-function workDone(sheet: LeaveBehindSheet, size: number, ownPage: boolean): readonly PrintContent[] {
+function tests(sheet: LeaveBehindSheet, size: number): readonly PrintContent[] {
+  if (sheet.tests.length === 0) return [];
+  const row = ({ title, result, remark }: LeaveBehindSheet['tests'][number]): PrintCell[] => [
+    title,
+    { text: result, bold: result !== 'passed' },
+    { text: remark, color: soft },
+  ];
+  const half = Math.ceil(sheet.tests.length / 2);
+  const column = (list: LeaveBehindSheet['tests']): PrintContent =>
+    list.length === 0
+      ? { text: '' }
+      : { table: { widths: ['*', 'auto', 'auto'], body: list.map(row) }, layout: 'hairlines' };
+  return [
+    {
+      unbreakable: true,
+      margin: [0, 10, 0, 0],
+      stack: [
+        heading('Tests', size),
+        { columns: [column(sheet.tests.slice(0, half)), column(sheet.tests.slice(half))], columnGap: 18 },
+      ],
+    },
+  ];
+}
+
+/** What was wired, read and calibrated. */
+function workDone(sheet: LeaveBehindSheet, size: number): readonly PrintContent[] {
   const parts: PrintContent[] = [];
   if (sheet.wires.length > 0) {
     const cell = (text: string): PrintCell => ({ text });
@@ -216,8 +285,7 @@ function workDone(sheet: LeaveBehindSheet, size: number, ownPage: boolean): read
   if (sheet.readings.length > 0) parts.push(heading('Readings', size), inTwo(sheet.readings), space);
   if (sheet.calibrations.length > 0)
     parts.push(heading('Calibrations', size), list(sheet.calibrations, ''), space);
-  if (parts.length === 0) return [];
-  return [ownPage ? { stack: parts, pageBreak: 'before' } : { stack: parts, margin: [0, 10, 0, 0] }];
+  return parts.length === 0 ? [] : [{ stack: parts, margin: [0, 10, 0, 0] }];
 }
 
 function inTwo(lines: readonly string[]): PrintContent {
@@ -226,7 +294,7 @@ function inTwo(lines: readonly string[]): PrintContent {
 }
 
 /** Name and drawn signature of who took it over. */
-function signOff({ signOff: signed }: LeaveBehindSheet, size: number): readonly PrintContent[] {
+export function signOff({ signOff: signed }: LeaveBehindSheet, size: number): readonly PrintContent[] {
   if (!signed) return [];
   const line = (stroke: readonly number[]) => {
     const points = Array.from(

@@ -1,0 +1,1 @@
+export { type HowKnown, type InUnit, inUnitOf, type KnownCode } from './inUnit.ts';

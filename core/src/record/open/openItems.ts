@@ -1,0 +1,260 @@
+import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
+import { settingOf } from '../../foundation/settings/index.ts';
+import type { Finding } from '../../judgement/checks/index.ts';
+import { allStanding, standing, type Body, type JobState } from '../fold/index.ts';
+import type { JobWiring, Program, Proving, RunTest, StationId } from '../job/index.ts';
+
+/** What can be open on a job, in the order of the work. */
+export const openKinds = [
+  'fit',
+  'wires',
+  'wiring',
+  'readings',
+  'codes',
+  'tests',
+  'verdict',
+  'findings',
+  'notStated',
+] as const;
+export type OpenKind = (typeof openKinds)[number];
+
+/** What each kind of open item is called, one and several. */
+export const openKindWords: Readonly<Record<OpenKind, readonly [string, string]>> = {
+  fit: ['thing the control cannot do here', 'things the control cannot do here'],
+  wires: ['wire not done', 'wires not done'],
+  wiring: ['fault in the planned circuit', 'faults in the planned circuit'],
+  readings: ['reading off', 'readings off'],
+  codes: ['code not keyed in', 'codes not keyed in'],
+  tests: ['test open', 'tests open'],
+  verdict: ['verdict not carried out', 'verdicts not carried out'],
+  findings: ['finding without an answer', 'findings without an answer'],
+  notStated: ['thing the booklet does not state', 'things the booklet does not state'],
+};
+
+/** “15 codes not keyed in”. */
+export const countWords = (kind: OpenKind, n: number): string =>
+  `${n} ${openKindWords[kind][n === 1 ? 0 : 1]}`;
+
+/** Something that is not finished on a job, from its record. */
+export interface OpenItem {
+  readonly kind: OpenKind;
+  /** The same as long as it is the same thing: an answer given for it holds. */
+  readonly id: string;
+  readonly words: Sentence;
+  /** Where it is worked on. */
+  readonly station: StationId;
+  /** Tests: it did not pass, or what it claims was not read. */
+  readonly failed?: true;
+}
+
+/** Why items are left open at a hand-over, or when somebody comes back for them. */
+export interface OpenAnswer {
+  readonly kind: OpenKind;
+  /** Ids of the items it was given for. */
+  readonly items: readonly string[];
+  readonly reason: string;
+  /** The follow-up that was made of them; null: a reason alone. */
+  readonly followUp: { readonly due: string; readonly what: string; readonly done: boolean } | null;
+}
+
+/** What a job leaves open, with what was said of it at the hand-over. */
+export interface OpenWork {
+  readonly items: readonly OpenItem[];
+  readonly answers: readonly OpenAnswer[];
+  /** Items for which nobody has said why; after a hand-over new ones among them. */
+  readonly unanswered: readonly OpenItem[];
+  /** Follow-ups that are not done, soonest first. */
+  readonly followUps: readonly { readonly id: string; readonly due: string; readonly what: string }[];
+}
+
+/** What a job is computed from, as the stations show it. */
+export interface JobParts {
+  readonly state: JobState;
+  readonly program: Program;
+  readonly wiring: JobWiring | null;
+  readonly proving: Proving | null;
+  /** What the one judgement says; what the rules say where absent. */
+  readonly findings?: readonly Finding[];
+}
+
+/** Everything that is open on a job: one list, for its head, its hand-over, its papers and the lead. */
+export function openWork(parts: JobParts): OpenWork {
+  const { state, program, wiring, proving } = parts;
+  const items = [
+    ...fitItems(wiring),
+    ...wireItems(wiring),
+    ...codeItems(program),
+    ...testItems(wiring, proving),
+    ...verdictItems(state),
+    ...findingItems(parts.findings ?? program.findings),
+    ...notStatedItems(program),
+  ];
+  const followUps = allStanding(state, 'followUp').flatMap(({ id, followUp }) =>
+    followUp ? [{ id, ...followUp }] : [],
+  );
+  const answers = answersOf(standing(state, 'handedOver', 'handedOver'), followUps);
+  const isAnswered = (item: OpenItem) =>
+    answers.some(
+      (answer) =>
+        answer.kind === item.kind &&
+        answer.items.includes(item.id) &&
+        // Once somebody was to have come back and has, the reason is used up.
+        !(answer.followUp?.done && answer.reason === ''),
+    );
+  return {
+    items,
+    answers,
+    unanswered: items.filter((item) => !isAnswered(item)),
+    followUps: followUps
+      .filter((f) => !f.done)
+      .map(({ id, due, what }) => ({ id, due, what }))
+      .toSorted((a, b) => a.due.localeCompare(b.due)),
+  };
+}
+
+/** Open items by kind, in the order of the work. */
+export const byKind = (items: readonly OpenItem[]) =>
+  openKinds
+    .map((kind) => ({ kind, items: items.filter((item) => item.kind === kind) }))
+    .filter((group) => group.items.length > 0);
+
+/** “15 codes not keyed in, 14 tests open”; empty where nothing is. */
+export const openSummary = (items: readonly OpenItem[]): string =>
+  byKind(items)
+    .map(({ kind, items: list }) => countWords(kind, list.length))
+    .join(', ');
+
+type StandingFollowUp = NonNullable<Body<'followUp'>['followUp']> & { readonly id: string };
+
+function answersOf(
+  handed: Body<'handedOver'> | undefined,
+  followUps: readonly StandingFollowUp[],
+): readonly OpenAnswer[] {
+  const isKind = (kind: string): kind is OpenKind => (openKinds as readonly string[]).includes(kind);
+  return (handed?.open ?? []).flatMap(({ kind, items, reason, followUp }) => {
+    const made = followUps.find(({ id }) => id === followUp);
+    return isKind(kind)
+      ? [{ kind, items, reason, followUp: made ? { due: made.due, what: made.what, done: made.done } : null }]
+      : [];
+  });
+}
+
+function fitItems(wiring: JobWiring | null): readonly OpenItem[] {
+  if (wiring?.fit?.verdict !== 'cannot') return [];
+  return wiring.fit.gaps
+    .filter((gap) => gap.bridge === null)
+    .map(({ need, lacks }) => ({ kind: 'fit', id: need, words: `${need}: ${lacks}.`, station: 'fit' }));
+}
+
+function wireItems(wiring: JobWiring | null): readonly OpenItem[] {
+  if (!wiring?.plan) return [];
+  const { tasks, wired, judged, plan } = wiring;
+  return [
+    ...tasks
+      .filter((wire) => !wired.has(wire))
+      .map((wire): OpenItem => ({
+        kind: 'wires',
+        id: wire,
+        words: `Wire ${wire} is not done.`,
+        station: 'wire',
+      })),
+    ...plan.findings
+      .filter(({ severity }) => severity === 'error')
+      .map(({ code, parts, message }): OpenItem => ({
+        kind: 'wiring',
+        id: [code, ...parts].join(':'),
+        words: message,
+        station: 'wire',
+      })),
+    ...plan.problems.map((words): OpenItem => ({ kind: 'wiring', id: words, words, station: 'wire' })),
+    ...judged
+      .filter(({ verdict }) => verdict === 'off')
+      .map(({ reading }): OpenItem => {
+        const where =
+          'through' in reading ? `through ${reading.through}` : `${reading.from} to ${reading.to}`;
+        return {
+          kind: 'readings',
+          id: `${reading.state}:${where}`,
+          words: `${reading.state}, ${where}: the meter reads something else than the plan says.`,
+          station: 'wire',
+        };
+      }),
+  ];
+}
+
+function codeItems(program: Program): readonly OpenItem[] {
+  return program.rows
+    .filter((row) => row.state === 'open')
+    .map((row) => ({
+      kind: 'codes',
+      id: row.code,
+      words: `${row.code}, ${row.parameter.name}: not keyed in.`,
+      station: 'program',
+    }));
+}
+
+function testItems(wiring: JobWiring | null, proving: Proving | null): readonly OpenItem[] {
+  return (proving?.tests ?? []).flatMap((run): OpenItem[] => {
+    const { id, title } = run.test;
+    const item = { kind: 'tests', id, station: 'prove' } as const;
+    if (run.result === null) return [{ ...item, words: `${title}: not done.` }];
+    if (run.result === 'failed')
+      return [{ ...item, failed: true, words: `${title}: failed${run.word ? ` (${run.word})` : ''}.` }];
+    const missing = run.result === 'passed' ? missingEvidence(run, wiring) : null;
+    return missing ? [{ ...item, failed: true, words: `${title}: passed, but ${missing}.` }] : [];
+  });
+}
+
+/** The test that claims the dead readings of the meter table. */
+const DEAD_READINGS = 'dead.meter';
+
+/** What a passed test claims and nobody wrote down; a word with it stands for it. */
+export function missingEvidence(run: RunTest, wiring: JobWiring | null): string | null {
+  if (run.word.trim() !== '') return null;
+  if (run.test.id === DEAD_READINGS && wiring?.plan) {
+    const dead = wiring.judged.filter(({ reading }) => reading.state === 'dead').length;
+    return dead === 0 ? 'no dead reading is written down' : null;
+  }
+  return run.test.measure && run.value === null ? 'what was read is not written down' : null;
+}
+
+/** Verdicts that somebody must act on. */
+const mustBeDone: Readonly<Partial<Record<string, string>>> = {
+  repair: 'Repair the unit',
+  moveProbe: 'Move the probe',
+};
+
+/** The follow-up that says a verdict was carried out. */
+export const VERDICT_DONE = 'verdict';
+
+/** The verdict on a complaint stands until somebody says that what it asks for is done. */
+function verdictItems(state: JobState): readonly OpenItem[] {
+  const verdict = standing(state, 'verdict', 'verdict');
+  const asks = verdict?.decision ? mustBeDone[verdict.decision] : undefined;
+  const done = standing(state, `followUp:${VERDICT_DONE}`, 'followUp')?.followUp?.done === true;
+  if (!asks || done) return [];
+  const words = [asks, verdict!.words].filter(Boolean).join(': ');
+  return [
+    { kind: 'verdict', id: verdict!.decision!, words: `${words}.`.replace(/\.\.$/, '.'), station: 'survey' },
+  ];
+}
+
+function findingItems(findings: readonly Finding[]): readonly OpenItem[] {
+  return findings
+    .filter(({ severity }) => severity !== 'note')
+    .map(({ code, settings, message }) => ({
+      kind: 'findings',
+      id: [code, ...settings].join(':'),
+      words: message,
+      station: 'program',
+    }));
+}
+
+function notStatedItems(program: Program): readonly OpenItem[] {
+  return program.notStated.map((setting) => ({
+    kind: 'notStated',
+    id: setting,
+    words: sentence`${settingOf(setting).label}: the booklet does not state it, and nobody tried.`,
+    station: 'program',
+  }));
+}

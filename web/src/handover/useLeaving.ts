@@ -1,0 +1,67 @@
+import { computed, reactive } from 'vue';
+import { LONGEST_TEXT } from '@brine/contract/lengths';
+import { byKind, countWords, type OpenItem, type OpenKind, type OpenWork } from '@brine/core/record/open';
+import type { EntryBody } from '@brine/core/record/entries';
+import { inWords } from '@brine/core/foundation/sentences';
+import { cutText } from '../shared/ui/cutText.ts';
+
+/** What is said of one kind of open item. */
+interface Said {
+  reason: string;
+  /** The day somebody comes back for it; empty: nobody does. */
+  due: string;
+}
+
+/** How many items a follow-up names before it counts the rest. */
+const NAMED = 6;
+/** The follow-up that is made of all that is open of a kind: there once, however often it is handed over. */
+const followUpOf = (kind: OpenKind) => `open:${kind}`;
+
+/** What stays open at a hand-over, with a reason or a day for each kind. What was typed is kept while the page is open. */
+export function useLeaving(work: () => OpenWork) {
+  const typed = reactive(new Map<OpenKind, Said>());
+  const groups = computed(() => byKind(work().items));
+
+  const saidOf = (kind: OpenKind): Said => {
+    const before = work().answers.find((answer) => answer.kind === kind);
+    return (
+      typed.get(kind) ?? {
+        reason: before?.reason ?? '',
+        due: before?.followUp && !before.followUp.done ? before.followUp.due : '',
+      }
+    );
+  };
+  const say = (kind: OpenKind, part: Partial<Said>) => typed.set(kind, { ...saidOf(kind), ...part });
+  const isSaid = (kind: OpenKind) => saidOf(kind).reason.trim() !== '' || saidOf(kind).due !== '';
+  const missing = computed(() => groups.value.filter(({ kind }) => !isSaid(kind)).map(({ kind }) => kind));
+
+  /** The entries that say it: what stays open for the hand-over, and a follow-up for each day. */
+  function entries(): {
+    readonly open: NonNullable<Extract<EntryBody, { kind: 'handedOver' }>['open']>;
+    readonly followUps: readonly EntryBody[];
+  } {
+    return {
+      open: groups.value.map(({ kind, items }) => ({
+        kind,
+        items: items.map(({ id }) => id),
+        reason: cutText(saidOf(kind).reason.trim(), LONGEST_TEXT),
+        followUp: saidOf(kind).due === '' ? null : followUpOf(kind),
+      })),
+      followUps: groups.value.flatMap(({ kind, items }): EntryBody[] => {
+        const { due, reason } = saidOf(kind);
+        if (due === '') return [];
+        const what = cutText(whatFor(kind, items, reason.trim()), LONGEST_TEXT);
+        return [{ kind: 'followUp', id: followUpOf(kind), followUp: { due, what, done: false } }];
+      }),
+    };
+  }
+  const settle = () => typed.clear();
+  return { groups, saidOf, say, missing, entries, settle };
+}
+
+function whatFor(kind: OpenKind, items: readonly OpenItem[], reason: string): string {
+  const named = items.slice(0, NAMED).map(({ id, words }) => (kind === 'codes' ? id : inWords(words)));
+  const more = items.length > NAMED ? ` and ${items.length - NAMED} more` : '';
+  const list = `${countWords(kind, items.length)}: ${named.join(kind === 'codes' ? ', ' : ' ')}${more}`;
+  return reason === '' ? list : `${list} (${reason})`;
+}
