@@ -86,12 +86,12 @@ export const condenserFans: EndToEndTest = {
       await allSaved(page);
 
       await at('handover');
-      await page.waitForSelector(byTest('sheet'));
+      await page.waitForSelector(`${byTest('paper-text')}`);
       // The sheet says what was keyed in.
       await page.waitForFunction(
         (sheet) => document.querySelector(sheet)?.textContent?.includes('50 %'),
         {},
-        byTest('sheet'),
+        byTest('paper-text'),
       );
       const why = await page.evaluate(
         async (job) => JSON.stringify(await (await fetch(`/api/jobs/${job}/entries`)).json()),

@@ -15,6 +15,7 @@ import {
   watchedKeys,
   writerStep,
 } from './support/writer.ts';
+import { sayWhyOpen } from './support/leaving.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** A booklet unlike any family of the demo: no row says what is counted to a defrost, nor what ends it. */
@@ -242,11 +243,14 @@ export const ownControl: EndToEndTest = {
       await page.goto(`${server.base}/jobs/${id}/handover`, { waitUntil: 'networkidle0' });
       await page.waitForSelector('#to');
       await fill(page, '#to', 'The store');
+      await sayWhyOpen(page);
       await click(page, byTest('hand-over'));
       await seeText(page, 'Handed over to The store');
       await allSaved(page);
       await page.waitForSelector(byTest('pdf'));
-      const href = await page.$eval(byTest('pdf'), (node) => (node as HTMLAnchorElement).href);
+      const href = await page.$eval(byTest('pdf'), (node) =>
+        (node as HTMLAnchorElement).href.replace('of=site', 'of=file'),
+      );
       const bytes = await page.evaluate(
         async (url) => [...new Uint8Array(await (await fetch(url)).arrayBuffer())],
         href,

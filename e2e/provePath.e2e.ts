@@ -7,6 +7,7 @@ import { newPage } from './support/browser.ts';
 import { query } from './support/database.ts';
 import { onStage } from './support/stage.ts';
 import { answerFreezer, openJobOn, PASSWORD } from './support/steps.ts';
+import { sayWhyOpen } from './support/leaving.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** A logger as it would have hung in the fish store: simulated, in a layout of its own (scripts/makeDemoLog.ts). */
@@ -203,6 +204,7 @@ async function handOver(page: Page, at: Go, base: string, id: string): Promise<v
   const link = await page.$eval(byTest('share-link'), (node) => (node as HTMLAnchorElement).href);
   await fill(page, '#to', 'Market office');
   await fill(page, '#watch', 'Frost at the left fan.');
+  await sayWhyOpen(page);
   await click(page, byTest('hand-over'));
   await seeText(page, 'Handed over to Market office');
   await allSaved(page);

@@ -3,6 +3,7 @@ import { allSaved, byTest, choose, click, fill, signIn, tap } from './support/ac
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { answerFreezer, openJobOn, PASSWORD } from './support/steps.ts';
+import { sayWhyOpen } from './support/leaving.ts';
 import { expectSame, type EndToEndTest } from './support/suite.ts';
 
 const MOST_TAPS = 60;
@@ -94,6 +95,7 @@ export const taps: EndToEndTest = {
       await press(byTest('next-act'));
       await page.waitForSelector(byTest('hand-over'));
       await fill(page, '#to', 'Market office');
+      await sayWhyOpen(page);
       await press(byTest('hand-over'));
       await page.waitForSelector(byTest('handed'));
       await allSaved(page);

@@ -3,6 +3,7 @@ import { allSaved, byTest, demoJob, fill, seeText, signIn, tap, textOf } from '.
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
+import { sayWhyOpen } from './support/leaving.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 /** Steps with nothing to read, in the order of the day; fuel, oil and belts the demo has already. */
@@ -101,6 +102,7 @@ export const trip: EndToEndTest = {
 
       await page.goto(`${server.base}/jobs/${id}/handover`, { waitUntil: 'networkidle0' });
       await fill(page, '#to', 'Ferry kiosk, load signed for');
+      await sayWhyOpen(page);
       await tap(page, byTest('hand-over'));
       await page.waitForSelector(byTest('handed'));
       await allSaved(page);

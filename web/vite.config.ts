@@ -22,7 +22,7 @@ const offline = VitePWA({
     name: 'Brine Dial',
     short_name: 'Brine Dial',
     description: 'Plans, wires, programs and proves refrigeration controllers.',
-    start_url: '/jobs',
+    start_url: '/today',
     scope: '/',
     display: 'standalone',
     background_color: '#f4f2ec',

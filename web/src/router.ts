@@ -14,6 +14,7 @@ declare module 'vue-router' {
 const pages = {
   signInPage: () => import('./signin/SignInPage.vue'),
   linkPage: () => import('./signin/LinkPage.vue'),
+  todayPage: () => import('./today/TodayPage.vue'),
   jobsPage: () => import('./jobs/JobsPage.vue'),
   jobStart: () => import('./jobs/JobStart.vue'),
   jobPage: () => import('./jobs/JobPage.vue'),
@@ -50,7 +51,8 @@ export function createAppRouter(): Router {
   const router = createRouter({
     history: createWebHistory(),
     routes: [
-      { path: '/', redirect: '/jobs' },
+      { path: '/', redirect: '/today' },
+      { path: '/today', component: pages.todayPage, meta: { title: 'Today' } },
       {
         path: '/sign-in',
         component: pages.signInPage,
@@ -159,7 +161,7 @@ export function createAppRouter(): Router {
     await restored;
     if (to.meta.open) return true;
     if (!session.person) return { path: '/sign-in', query: { to: to.fullPath } };
-    if (to.meta.leadOnly && !session.isLead) return { path: '/jobs' };
+    if (to.meta.leadOnly && !session.isLead) return { path: '/today' };
     return true;
   });
   router.afterEach((to) => {

@@ -16,6 +16,8 @@ export const paths = {
   link: { method: 'get', path: '/links/:token' },
   takeLink: { method: 'post', path: '/links/:token' },
   company: { method: 'get', path: '/company' },
+  today: { method: 'get', path: '/today' },
+  newCall: { method: 'post', path: '/calls' },
   changes: { method: 'get', path: '/changes' },
   phones: { method: 'get', path: '/phones' },
   changeCompany: { method: 'patch', path: '/company' },

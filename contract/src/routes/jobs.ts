@@ -4,13 +4,14 @@ import {
   idParams,
   listQuery,
   LONGEST_NAME,
+  LONGEST_PHONE,
   name,
   sequence,
   uuid,
   version,
   type DeepReadonly,
 } from '../fields/index.ts';
-import { LONGEST_TITLE } from '../files/index.ts';
+import { LONGEST_PLATE, LONGEST_TAG, LONGEST_TITLE } from '../files/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, entryPage, job, list, said } from './views.ts';
@@ -19,6 +20,9 @@ import { count, entryPage, job, list, said } from './views.ts';
 export const MAX_ENTRIES = 200;
 /** Largest post of entries, bytes. */
 const ENTRIES_LIMIT = 2 * 1024 * 1024;
+
+/** A day of the calendar, `2026-11-30`. */
+const day = () => string().matches(/^\d{4}-\d{2}-\d{2}$/, 'plannedFor: expected a day, 2026-11-30, or null');
 
 const answersJob = object({ job: job.required() });
 
@@ -65,14 +69,53 @@ export const jobRoutes = {
     body: object({
       title: name('Title', LONGEST_TITLE).optional(),
       assignedTo: uuid('assignedTo').nullable().optional().default(undefined),
-      plannedFor: string()
-        .matches(/^\d{4}-\d{2}-\d{2}$/, 'plannedFor: expected a day, 2026-11-30, or null')
-        .nullable()
-        .optional()
-        .default(undefined),
+      plannedFor: day().nullable().optional().default(undefined),
       waitsFor: freeText('Waits for', LONGEST_NAME).optional(),
       archived: boolean().optional(),
       version: version(),
+    }),
+    answer: answersJob,
+  }),
+  today: contract({
+    ...paths.today,
+    summary: 'Jobs that are not finished, with what each waits for, and what is due from those that are',
+    access: 'viewer',
+    answer: object({
+      /** Not handed over, or handed over with something open that nobody answered for. */
+      jobs: list(job),
+      /** How many there are, however many are told. */
+      total: count(),
+      /** Handed over since yesterday. */
+      handedOver: list(job),
+      /** Finished ones of which something is due: to come back, to calibrate. */
+      due: list(job),
+      people: list(object({ id: said(), name: said() })),
+    }),
+  }),
+  newCall: contract({
+    ...paths.newCall,
+    summary: 'A call comes in: the site, the unit and the job at once, with what is known of them',
+    access: 'technician',
+    status: 201,
+    body: object({
+      /** A site that is known; null makes a new one. */
+      siteId: uuid('Site').nullable().defined('expected a site, or null for a new one'),
+      site: object({
+        name: freeText('Site', LONGEST_NAME).default(''),
+        place: freeText('Place', 300).default(''),
+        customer: freeText('Customer', LONGEST_NAME).default(''),
+        contact: freeText('Contact', LONGEST_NAME).default(''),
+        phone: freeText('Phone', LONGEST_PHONE).default(''),
+      }).default(undefined),
+      unitId: uuid('Unit').nullable().defined('expected a unit, or null for a new one'),
+      unit: object({
+        name: freeText('Unit', LONGEST_NAME).default(''),
+        tag: freeText('Tag', LONGEST_TAG).default(''),
+        plate: freeText('Plate', LONGEST_PLATE).default(''),
+      }).default(undefined),
+      title: name('Title', LONGEST_TITLE),
+      assignedTo: uuid('assignedTo').nullable().default(null),
+      plannedFor: day().nullable().default(null),
     }),
     answer: answersJob,
   }),

@@ -3,7 +3,14 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { containing, insert } from '../database/insert.ts';
 import { jobEntity, type Job } from './job.entity.ts';
 
+/** Somebody has it, and whatever is open was answered for. */
+const FINISHED = `coalesce(jsonb_typeof(summary->'handedOver') = 'object' and (summary->>'unanswered')::int = 0, false)`;
+
 export function jobRepository(em: EntityManager) {
+  async function inOrder(ids: readonly string[]): Promise<readonly Job[]> {
+    const byId = new Map((await em.find(jobEntity, { id: { $in: [...ids] } })).map((job) => [job.id, job]));
+    return ids.flatMap((id) => byId.get(id) ?? []);
+  }
   return {
     byId: (id: string) => em.findOne(jobEntity, { id }),
     /**
@@ -43,6 +50,37 @@ export function jobRepository(em: EntityManager) {
         `select j.id, concat_ws(' ', s.name, nullif(u.tag, ''), u.name, j.title) as name
            from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id order by j.created_at, j.id`,
       ),
+    /** Jobs that are not finished, what is planned first before what is not; and how many there are. */
+    async unfinished(limit: number): Promise<{ readonly jobs: readonly Job[]; readonly total: number }> {
+      const where = `archived_at is null and not (${FINISHED})`;
+      const [{ n }] = (await em.execute<{ n: number }[]>(
+        `select count(*)::int as n from job where ${where}`,
+      )) as [{ n: number }];
+      const rows = await em.execute<{ id: string }[]>(
+        `select id from job where ${where} order by planned_for asc nulls last, created_at desc limit ?`,
+        [limit],
+      );
+      return { jobs: await inOrder(rows.map(({ id }) => id)), total: n };
+    },
+    /** Finished jobs that were handed over after a moment, newest first. */
+    async finishedSince(since: Date, limit: number): Promise<readonly Job[]> {
+      const rows = await em.execute<{ id: string }[]>(
+        `select id from job where archived_at is null and ${FINISHED} and summary->'handedOver'->>'at' >= ?
+          order by summary->'handedOver'->>'at' desc limit ?`,
+        [since.toISOString(), limit],
+      );
+      return inOrder(rows.map(({ id }) => id));
+    },
+    /** Finished jobs of which something is due up to a day: to come back, or to calibrate. */
+    async dueBy(day: string, limit: number): Promise<readonly Job[]> {
+      const rows = await em.execute<{ id: string }[]>(
+        `select id from job where archived_at is null and ${FINISHED}
+            and least(summary->'followUp'->>'due', summary->>'calibrationDue') <= ?
+          order by least(summary->'followUp'->>'due', summary->>'calibrationDue') limit ?`,
+        [day, limit],
+      );
+      return inOrder(rows.map(({ id }) => id));
+    },
     /** Jobs that went on since they were summarised, some of them by chance. */
     toSummarise: (limit: number) =>
       em

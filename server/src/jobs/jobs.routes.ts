@@ -1,11 +1,17 @@
 import { api } from '@brine/contract/routes';
 import { authorOf, personOf, serve } from '../http/route.ts';
 import { appendEntries, readEntries } from './entries.service.ts';
+import { takeCall } from './newCall.service.ts';
+import { readToday } from './today.service.ts';
 import { changeJob, createJob, listJobs, readJob } from './jobs.service.ts';
 
 export const jobRoutes = [
   serve(api.jobs, async ({ services, query }) => ({
     jobs: await listJobs(services, query.search, query.unit ?? null, query.archived),
+  })),
+  serve(api.today, ({ services }) => readToday(services)),
+  serve(api.newCall, async (input) => ({
+    job: await takeCall(input.services, personOf(input), input.body),
   })),
   serve(api.job, async ({ services, params }) => ({ job: await readJob(services, params.id) })),
   serve(api.createJob, async (input) => ({

@@ -95,7 +95,7 @@ export function changeJob(
 }
 
 /** Nobody who cannot sign in, or may only look, is sent anywhere. */
-async function mustBeAtWork(repositories: Repositories, personId: string): Promise<void> {
+export async function mustBeAtWork(repositories: Repositories, personId: string): Promise<void> {
   const person = await repositories.people.byId(personId);
   if (!person || person.disabledAt !== null || person.role === 'viewer')
     throw new AppError('badInput', 'assignedTo: expected a technician or lead who can sign in');

@@ -1,21 +1,34 @@
-import type { EntityManager } from '@mikro-orm/postgresql';
+import { raw, type EntityManager } from '@mikro-orm/postgresql';
 import { containing, insert } from '../database/insert.ts';
 import { siteEntity, type Site } from './site.entity.ts';
+
+/** Of fewer digits every number holds some. */
+const LEAST_DIGITS = 4;
 
 export function siteRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(siteEntity, { id }),
-    search: (text: string, archived: boolean, limit: number) =>
-      em.find(
+    /** By name, place, customer, contact, or by a telephone number however it is spaced. */
+    search: (text: string, archived: boolean, limit: number) => {
+      const digits = text.replace(/\D/g, '');
+      return em.find(
         siteEntity,
         {
           archivedAt: archived ? { $ne: null } : null,
           ...(text !== '' && {
-            $or: [{ name: { $ilike: containing(text) } }, { place: { $ilike: containing(text) } }],
+            $or: [
+              ...(['name', 'place', 'customer', 'contact'] as const).map((field) => ({
+                [field]: { $ilike: containing(text) },
+              })),
+              ...(digits.length >= LEAST_DIGITS
+                ? [{ [raw("regexp_replace(phone, '[^0-9]', '', 'g')")]: { $like: `%${digits}%` } }]
+                : []),
+            ],
           }),
         },
         { orderBy: { name: 'asc' }, limit },
-      ),
+      );
+    },
     byIds: (ids: readonly string[]) => em.find(siteEntity, { id: { $in: [...ids] } }),
     create: (site: Omit<Site, 'version'>) => insert(em, siteEntity, site),
     save: () => em.flush(),

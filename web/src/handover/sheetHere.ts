@@ -47,7 +47,7 @@ export async function sheetHere(
     reader: by.reader,
     findings: by.findings,
   });
-  const { devicePrinter } = await import('./printer.ts');
+  const { devicePrinter } = await import('../shared/pdf/printer.ts');
   const bytes = await printSheet(sheet, wish, await devicePrinter());
   return {
     name: sheetFileName(sheet, wish.of),

@@ -50,7 +50,7 @@ const submit = handleSubmit(async ({ login, name, password }) => {
       name: first.value ? name : null,
       password,
     });
-    await router.push('/jobs');
+    await router.push('/today');
   } catch (error) {
     problem.value = messageOf(error);
   }

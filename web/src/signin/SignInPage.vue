@@ -27,8 +27,8 @@ const submit = handleSubmit(async ({ login, password }) => {
   problem.value = null;
   try {
     await session.signIn(login, password);
-    const to = String(route.query['to'] ?? '/jobs');
-    await router.push(to.startsWith('/') && !to.startsWith('//') ? to : '/jobs');
+    const to = String(route.query['to'] ?? '/today');
+    await router.push(to.startsWith('/') && !to.startsWith('//') ? to : '/today');
   } catch (error) {
     problem.value = error instanceof ApiError ? error.message : 'Signing in failed';
   }

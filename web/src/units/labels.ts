@@ -23,7 +23,7 @@ export async function saveLabels(units: readonly Unit[], paper: LabelPaper, comp
     name: unit.name,
     site: unit.siteName,
   }));
-  const { devicePrinter } = await import('../handover/printer.ts');
+  const { devicePrinter } = await import('../shared/pdf/printer.ts');
   const { bytes } = await (await devicePrinter())(labelDocument(labels, paper, company));
   const name =
     units.length === 1 ? `label ${units[0]!.tag || units[0]!.name}` : `labels ${units[0]!.siteName}`;

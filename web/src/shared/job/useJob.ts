@@ -17,6 +17,7 @@ import { useOutbox } from '../outbox/outboxStore.ts';
 import { joined, entriesAfter, keptStream } from '../kept/stream.ts';
 import { kept, type KeptStream } from '../kept/keptStorage.ts';
 import { noteOpened } from '../kept/myJobs.ts';
+import { useChanges } from '../live/changes.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { definitionByHash } from './definitions.ts';
 
@@ -82,16 +83,20 @@ export function openJob(id: string) {
 
   /** The stream as it lies on this device; null until it was looked for. */
   let onDevice: KeptStream | null = null;
+  /** Whether it lies there at all, be it empty: a job nobody has begun is worked on without signal as well. */
+  let isHere = false;
 
   /** What this device has of the job: it stands on the page before the server has answered, and without it. */
   async function loadKept(): Promise<void> {
     const person = session.person?.id;
     if (person === undefined || onDevice) return;
-    onDevice = await keptStream(person, id);
+    const here = await kept().stream(person, id);
+    onDevice = here ?? (await keptStream(person, id));
+    isHere = here !== undefined;
     keep(onDevice.entries);
     names.value = { ...onDevice.names, ...names.value };
     seen.value = Math.max(seen.value, onDevice.seen);
-    if (onDevice.seen > 0) loaded.value = true;
+    if (isHere) loaded.value = true;
     void noteOpened(person, id);
   }
 
@@ -106,6 +111,10 @@ export function openJob(id: string) {
       onDevice = joined(onDevice, entries, authors, last);
       void kept().keepStream(onDevice);
     });
+    if (onDevice && !isHere) {
+      isHere = true;
+      void kept().keepStream(onDevice);
+    }
     loaded.value = true;
   }
 
@@ -121,6 +130,12 @@ export function openJob(id: string) {
     timer = setTimeout(() => void poll(), POLL_MS);
   }
 
+  // Somebody else wrote: it is asked for at once, not at the next round.
+  useChanges((changed) => {
+    if (changed !== '' && changed !== id) return;
+    clearTimeout(timer);
+    timer = setTimeout(() => void poll(), 0);
+  });
   const stopListening = outbox.onAccepted(keep);
   onScopeDispose(() => {
     clearTimeout(timer);

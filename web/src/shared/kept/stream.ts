@@ -45,12 +45,13 @@ export function joined(
  * @throws ApiError where the server does not answer, or refuses
  */
 export async function wholeStream(person: string, job: string): Promise<KeptStream> {
-  let stream = await keptStream(person, job);
-  const before = stream.seen;
+  const here = await kept().stream(person, job);
+  let stream = here ?? (await keptStream(person, job));
   await entriesAfter(job, stream.seen, (entries, names) => {
     stream = joined(stream, entries, names, Math.max(0, ...entries.map((entry) => entry.sequence)));
   });
-  if (stream.seen !== before) await kept().keepStream(stream);
+  // A job on which nothing was done yet is kept as well: it begins without signal.
+  if (stream !== here) await kept().keepStream(stream);
   return stream;
 }
 
@@ -63,8 +64,8 @@ export async function historyOf(person: string, job: string): Promise<KeptStream
   try {
     return await wholeStream(person, job);
   } catch (error) {
-    const here = await keptStream(person, job);
-    if (!(error instanceof ApiError) || !error.isAway || here.seen === 0) throw error;
+    const here = await kept().stream(person, job);
+    if (!(error instanceof ApiError) || !error.isAway || !here) throw error;
     return here;
   }
 }

@@ -17,6 +17,7 @@ const route = useRoute();
 const isHere = (path: string) => route.path.startsWith(path);
 
 const pages = computed(() => [
+  { to: '/today', name: 'Today' },
   { to: '/jobs', name: 'Jobs' },
   { to: '/units', name: 'Units' },
   { to: '/controls', name: 'Controls' },
@@ -57,7 +58,7 @@ async function signOut() {
   <header class="bg-bar text-on-bar print:hidden">
     <div class="flex h-[46px] items-center gap-x-1 px-2 sm:px-5 lg:h-[52px] lg:gap-x-5">
       <RouterLink
-        to="/jobs"
+        to="/today"
         class="flex min-h-11 items-center px-1 font-head text-[17px] font-semibold whitespace-nowrap"
         >Brine<span class="text-amber">·</span>Dial</RouterLink
       >

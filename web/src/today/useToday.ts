@@ -1,0 +1,41 @@
+import { computed, onScopeDispose, ref, shallowRef } from 'vue';
+import type { AnswerOf, api } from '@brine/contract/routes';
+import { messageOf, request } from '../shared/api/client.ts';
+import { localDate } from '../shared/display/localTime.ts';
+import { useChanges } from '../shared/live/changes.ts';
+
+type Today = AnswerOf<typeof api.today>;
+
+/** Without word of a change it is asked for this often. */
+const ROUND_MS = 60_000;
+/** Changes come in bunches: one question for all of them. */
+const GATHER_MS = 250;
+
+/** The company's day as the server has it, up to date without reload. */
+export function useToday() {
+  const today = shallowRef<Today | null>(null);
+  const problem = ref<string | null>(null);
+  const day = ref(localDate(new Date().toISOString()));
+
+  async function load(): Promise<void> {
+    day.value = localDate(new Date().toISOString());
+    try {
+      today.value = await request('today');
+      problem.value = null;
+    } catch (error) {
+      problem.value = messageOf(error);
+    }
+  }
+  let soon: ReturnType<typeof setTimeout> | undefined;
+  useChanges(() => {
+    clearTimeout(soon);
+    soon = setTimeout(() => void load(), GATHER_MS);
+  });
+  const round = setInterval(() => void load(), ROUND_MS);
+  onScopeDispose(() => {
+    clearInterval(round);
+    clearTimeout(soon);
+  });
+  void load();
+  return { today, problem, day, jobs: computed(() => today.value?.jobs ?? []), load };
+}
