@@ -221,7 +221,7 @@ async function handOver(page: Page, at: Go, base: string, id: string): Promise<v
     const pdf = await readPdf(
       await bytes(`${base}/api/jobs/${id}/sheet.pdf?paper=${paper}&type=${type}&unit=${unit}`),
     );
-    expectSame(pdf.pages <= 3 && pdf.pages >= 2, true, `pages of the ${type} sheet (${pdf.pages})`);
+    expectSame(pdf.pages <= 5 && pdf.pages >= 2, true, `pages of the ${type} sheet (${pdf.pages})`);
     for (const part of [
       'FM-2 · Fish store freezer',
       'Marl 4',

@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { damagedBackups } from './damagedBackups.e2e.ts';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
+import { companysDay } from './companysDay.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
 import { everyPage } from './everyPage.e2e.ts';
 import { taps } from './taps.e2e.ts';
@@ -31,6 +32,7 @@ import { wholeJob } from './wholeJob.e2e.ts';
 /** Every end-to-end test; `node … e2e/run.ts whole` runs those whose name holds the word. */
 const tests = [
   wholeJob,
+  companysDay,
   provePath,
   secondBrowser,
   serverAway,

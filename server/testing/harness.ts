@@ -167,7 +167,14 @@ export async function startHarness(
 }
 
 /** Nothing is told of changes, except where a test asks for it by itself. */
-const noChanges: Changes = { listen: () => () => undefined, close: () => Promise.resolve() };
+const noChanges: Changes = {
+  listen: (_changed, ended) => {
+    // A stream that is opened ends at once.
+    queueMicrotask(ended);
+    return () => undefined;
+  },
+  close: () => Promise.resolve(),
+};
 
 /** Most tests ask for no work: they are spared the making of the queue's tables. */
 const noQueue: Queue = {

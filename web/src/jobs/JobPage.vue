@@ -41,6 +41,7 @@ const complaint = computed(() => {
   const said = standing(job.state.value, 'answer:complaint', 'answer')?.value;
   return typeof said === 'string' && said !== job.job.value?.title ? said : '';
 });
+const about = computed(() => [job.job.value?.title, complaint.value].filter(Boolean).join(': '));
 const plate = computed(() => [unit.value?.siteName, unit.value?.plate].filter(Boolean).join(' · '));
 
 function step(by: 1 | -1) {
@@ -76,20 +77,25 @@ watch(
   <template v-else>
     <div class="shrink-0 border-b border-hairline bg-sheet md:flex">
       <div
-        class="flex flex-wrap items-baseline gap-x-3 border-hairline px-4 py-1 sm:px-5 md:w-[300px] md:shrink-0 md:flex-col md:flex-nowrap md:items-start md:justify-center md:border-r md:py-2.5 xl:w-[350px]"
+        class="relative flex flex-wrap items-baseline gap-x-3 border-hairline px-4 py-1 sm:px-5 md:w-[300px] md:shrink-0 md:flex-col md:flex-nowrap md:items-start md:justify-center md:border-r md:py-2.5 xl:w-[350px]"
         data-test="name-plate"
       >
         <h1 class="text-[16px] md:text-[17px]">
           {{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the job …' }}
         </h1>
-        <p class="text-[13.5px] text-soft max-md:hidden">{{ plate }}</p>
-        <p v-if="job.job.value" class="min-w-0 text-[13.5px] max-md:hidden" data-test="job-title">
-          {{ job.job.value.title }}<template v-if="complaint">: {{ complaint }}</template>
+        <p class="line-clamp-1 text-[13.5px] text-soft max-md:hidden" :title="plate">{{ plate }}</p>
+        <p
+          v-if="job.job.value"
+          class="line-clamp-1 min-w-0 text-[13.5px] max-md:hidden"
+          :title="about"
+          data-test="job-title"
+        >
+          {{ about }}
         </p>
         <RouterLink
           v-if="work.items.length > 0 && job.replacement.value"
           :to="`/jobs/${id}/handover`"
-          class="link shrink-0 text-[13.5px] pointer-coarse:min-h-11 pointer-coarse:content-center"
+          class="link shrink-0 text-[13.5px] md:absolute md:top-2 md:right-4 pointer-coarse:min-h-11 pointer-coarse:content-center"
           :title="openSummary(work.items)"
           data-test="open-count"
           >{{ work.items.length }} open</RouterLink
