@@ -19,7 +19,13 @@ try {
   const desk = await newPage(browser);
   await signIn(desk, server.base, 'lena', PASSWORD);
   const job = await demoJob(desk, 'fish store');
-  await visit(desk, '/jobs', 'jobs');
+  await desk.goto(`${server.base}/today`, { waitUntil: 'networkidle0' });
+  // Each job is summarised a moment after the demo is there.
+  await desk.waitForFunction(() => {
+    const lines = [...document.querySelectorAll('[data-today]')];
+    return lines.length > 5 && lines.every((line) => !line.textContent?.includes('being looked at'));
+  });
+  await shoot(desk, 'today');
   await visit(desk, `/jobs/${job}/survey`, 'survey');
   await desk.goto(`${server.base}/jobs/${job}/complaint`, { waitUntil: 'networkidle0' });
   await desk.waitForSelector(`${byTest('causes')} [data-cause]`);
@@ -62,10 +68,7 @@ try {
     job,
   );
   await visit(desk, `/jobs/${job}/handover`, 'hand-over');
-  writeFileSync(
-    join(folder, 'sheet-left-in-the-unit.png'),
-    await pdfPicture(browser, await pdfOf(desk, job)),
-  );
+  writeFileSync(join(folder, 'page-for-the-site.png'), await pdfPicture(browser, await pdfOf(desk, job)));
   const school = await demoJob(desk, 'Milk too warm');
   const unit = await desk.evaluate(
     async (id) => (await (await fetch(`/api/jobs/${id}`)).json()).job.unit.id as string,
@@ -129,7 +132,7 @@ async function shoot(page: Page, name: string): Promise<void> {
 
 async function pdfOf(page: Page, job: string): Promise<Uint8Array> {
   const bytes = await page.evaluate(
-    async (id) => [...new Uint8Array(await (await fetch(`/api/jobs/${id}/sheet.pdf`)).arrayBuffer())],
+    async (id) => [...new Uint8Array(await (await fetch(`/api/jobs/${id}/sheet.pdf?of=site`)).arrayBuffer())],
     job,
   );
   return new Uint8Array(bytes);

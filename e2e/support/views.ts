@@ -15,6 +15,7 @@ export async function mainViews(
     async () => `/units/${(await (await fetch('/api/units')).json()).units[0].id as string}`,
   );
   const views = [
+    '/today',
     '/jobs',
     `${job}/survey`,
     `${job}/fit`,

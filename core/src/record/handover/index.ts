@@ -1,4 +1,4 @@
-export { complaintOf, type Paper, papers, sheetFileName, sheetOfJob } from './jobSheet.ts';
+export { type Paper, sheetFileName, sheetOfJob } from './jobSheet.ts';
 export { sharedPage } from './sharedPage.ts';
 export {
   choiceWords,
@@ -6,7 +6,6 @@ export {
   type LeaveBehindSheet,
   leaveBehindSheet,
   printShown,
-  type SheetGroup,
   type SheetLine,
   type SheetWire,
 } from './sheet.ts';

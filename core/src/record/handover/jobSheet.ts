@@ -11,8 +11,7 @@ import { openWork } from '../open/index.ts';
 import { leaveBehindSheet, type LeaveBehindSheet } from './sheet.ts';
 
 /** The two papers of a job: the page for the people on site, and the pages for the file. */
-export const papers = ['site', 'file'] as const;
-export type Paper = (typeof papers)[number];
+export type Paper = 'site' | 'file';
 
 /** What the sheet of a job is made of, on the server and on a device. */
 export interface JobSheetInput {
@@ -77,7 +76,7 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
 }
 
 /** What was wrong, in the words of the people there. */
-export function complaintOf(state: JobState): string {
+function complaintOf(state: JobState): string {
   const said = standing(state, 'answer:complaint', 'answer')?.value;
   return typeof said === 'string' ? said : '';
 }

@@ -1,1 +1,1 @@
-export { type HowKnown, type InUnit, inUnitOf, type KnownCode } from './inUnit.ts';
+export { type InUnit, inUnitOf, type KnownCode } from './inUnit.ts';

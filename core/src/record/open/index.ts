@@ -2,12 +2,8 @@ export { handoverProgress } from './handing.ts';
 export {
   byKind,
   countWords,
-  missingEvidence,
-  type OpenAnswer,
   type OpenItem,
   type OpenKind,
-  openKinds,
-  openKindWords,
   openSummary,
   type OpenWork,
   openWork,
