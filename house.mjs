@@ -477,6 +477,7 @@ export const webRooms = {
   units: [
     'shared/api',
     'shared/display',
+    'shared/job',
     'shared/kept',
     'shared/pdf',
     'shared/scan',

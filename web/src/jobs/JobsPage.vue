@@ -9,6 +9,7 @@ import ScanButton from '../shared/scan/ScanButton.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
+import UndoBar from '../shared/ui/UndoBar.vue';
 import NewJobDialog from './NewJobDialog.vue';
 import TakeInJob from './TakeInJob.vue';
 import { useTaken } from '../shared/kept/takenStore.ts';
@@ -55,9 +56,7 @@ useJumpTargets(() =>
       >
     </div>
     <FormProblem class="mt-3" :message="problem ?? archiveProblem" />
-    <p v-if="undo" class="mt-3 bg-band px-3 py-2">
-      {{ undo.words }} <button type="button" class="link" @click="undo.run">Undo</button>
-    </p>
+    <UndoBar :undo="undo" />
     <p v-if="taken.round" class="hint mt-3 flex items-center gap-3" role="status">
       <progress
         class="bar w-28"

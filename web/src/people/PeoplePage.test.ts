@@ -49,3 +49,20 @@ test('in error: a server that is away is said, not thrown', async () => {
   const page = await mountPage(PeoplePage, { answers: null });
   expect(page.text()).toContain('The server does not answer');
 });
+
+test('disabling asks first, and a “no” does nothing', async () => {
+  const page = await mountPage(PeoplePage, {
+    answers: {
+      'GET /api/people': { people: [tess] },
+      'PATCH /api/people/p1': { person: { ...tess, disabled: true } },
+    },
+  });
+  const answers = [false, true];
+  globalThis.confirm = () => answers.shift()!;
+  await page.get('[data-test="disable"]').trigger('click');
+  await settle();
+  expect(asked.filter((line) => line.startsWith('PATCH'))).toEqual([]);
+  await page.get('[data-test="disable"]').trigger('click');
+  await settle();
+  expect(asked).toContain('PATCH /api/people/p1 {"disabled":true,"version":3}');
+});

@@ -4,6 +4,7 @@ import { request, messageOf } from '../shared/api/client.ts';
 import type { PersonLine, Role } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import QrCode from '../shared/ui/QrCode.vue';
 import CompanyForm from './CompanyForm.vue';
 import InviteDialog from './InviteDialog.vue';
 
@@ -33,6 +34,22 @@ const change = (person: PersonLine, what: Partial<Pick<PersonLine, 'role' | 'dis
   );
 const changeRole = (person: PersonLine, event: Event) =>
   change(person, { role: (event.target as HTMLSelectElement).value as Role });
+/** It ends somebody's sessions at once: asked before, since a click may have meant the neighbour. */
+function toggle(person: PersonLine) {
+  const sure =
+    person.disabled ||
+    confirm(`Disable ${person.name}? They are signed out everywhere at once. You can enable them again.`);
+  if (sure) void change(person, { disabled: !person.disabled });
+}
+const copied = ref(false);
+async function copy(address: string) {
+  try {
+    await navigator.clipboard.writeText(address);
+    copied.value = true;
+  } catch {
+    problem.value = 'This browser does not let the page copy; mark the link and copy it';
+  }
+}
 const reset = (person: PersonLine) =>
   act(async () => {
     const answer = await request('resetPassword', { params: { id: person.id } });
@@ -41,6 +58,7 @@ const reset = (person: PersonLine) =>
 const endSessions = (person: PersonLine) => act(() => request('endSessions', { params: { id: person.id } }));
 function invited(name: string, token: string) {
   inviting.value = false;
+  copied.value = false;
   link.value = { name, address: addressOf(token) };
   void act(async () => undefined);
 }
@@ -55,9 +73,22 @@ onMounted(() => act(async () => undefined));
       ><AppButton kind="primary" data-test="invite" @click="inviting = true">Invite somebody</AppButton>
     </div>
     <FormProblem class="mt-3" :message="problem" />
-    <div v-if="link" class="mt-3 border-l-4 border-good bg-good-wash px-3 py-2" data-test="one-time-link">
-      <p>Send {{ link.name }} this link. It works once, for seven days, and is shown only now:</p>
-      <p class="font-mono text-[14px] break-all select-all">{{ link.address }}</p>
+    <div
+      v-if="link"
+      class="mt-3 flex flex-wrap items-start gap-5 border-l-4 border-good bg-good-wash px-3 py-3"
+      data-test="one-time-link"
+    >
+      <QrCode class="w-28 shrink-0" :text="link.address" :label="`Code of the link for ${link.name}`" />
+      <div class="min-w-0 flex-1">
+        <p>
+          For {{ link.name }}: send this link, or let their phone read the code. It works once, for seven
+          days, and is shown only now.
+        </p>
+        <p class="mt-1 font-mono text-[14px] break-all select-all">{{ link.address }}</p>
+        <AppButton class="mt-2" data-test="copy-link" @click="copy(link.address)">{{
+          copied ? '✓ Copied' : 'Copy the link'
+        }}</AppButton>
+      </div>
     </div>
     <table class="table-plain table-stack mt-4">
       <thead>
@@ -95,7 +126,7 @@ onMounted(() => act(async () => undefined));
           </td>
           <td class="text-right text-[14px]">
             <span class="inline-flex flex-wrap justify-end gap-x-4"
-              ><button type="button" class="link" @click="change(person, { disabled: !person.disabled })">
+              ><button type="button" class="link" data-test="disable" @click="toggle(person)">
                 {{ person.disabled ? 'Enable' : 'Disable' }}</button
               ><button type="button" class="link" @click="reset(person)">New password link</button
               ><button type="button" class="link" @click="endSessions(person)">

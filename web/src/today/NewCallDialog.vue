@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import type { Site, Unit } from '@brine/contract/routes';
 import { messageOf, request } from '../shared/api/client.ts';
 import { localDate } from '../shared/display/localTime.ts';
@@ -10,7 +10,10 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
 
 /** Somebody calls: one form makes the site, the unit and the job, with what is known. What is there already is found by number, tag or name. */
-defineProps<{ people: readonly { readonly id: string; readonly name: string }[] }>();
+const props = defineProps<{
+  unitId: string;
+  people: readonly { readonly id: string; readonly name: string }[];
+}>();
 const emit = defineEmits<{ close: []; opened: [id: string] }>();
 const session = useSession();
 const outbox = useOutbox();
@@ -65,6 +68,14 @@ async function find(text: string) {
   }
 }
 const unitsThere = shallowRef<readonly Unit[]>([]);
+onMounted(async () => {
+  if (props.unitId === '') return;
+  try {
+    unit.value = (await request('unit', { params: { id: props.unitId } })).unit;
+  } catch (error) {
+    problem.value = messageOf(error);
+  }
+});
 async function chooseSite(chosen: Site | null) {
   site.value = chosen;
   unit.value = null;

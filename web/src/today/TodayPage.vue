@@ -58,7 +58,13 @@ const dueOf = (job: Job) => {
     what: back ? followUp.what : 'Calibrate the probe again',
   };
 };
-const calling = ref(false);
+/** Called from a unit’s page: the unit is known. */
+const calledFor = computed(() => String(route.query['call'] ?? ''));
+const calling = ref(calledFor.value !== '');
+function hangUp() {
+  calling.value = false;
+  if (calledFor.value !== '') void router.replace({ query: { ...route.query, call: undefined } });
+}
 const planning = ref<Job | null>(null);
 async function planned() {
   planning.value = null;
@@ -164,7 +170,8 @@ async function planned() {
     <NewCallDialog
       v-if="calling"
       :people="today?.people ?? []"
-      @close="calling = false"
+      :unit-id="calledFor"
+      @close="hangUp"
       @opened="(id) => router.push(`/jobs/${id}/survey`)"
     />
     <PlanDialog

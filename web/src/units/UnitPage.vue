@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { unitHistory, type HistoryJob, type KeptSheet } from '@brine/core/record/history';
 import { sameCodeValue } from '@brine/core/controllers/definitions';
@@ -10,17 +10,23 @@ import type { Unit } from '@brine/contract/routes';
 import { historyOf } from '../shared/kept/stream.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { localDate, localDateTime } from '../shared/display/localTime.ts';
+import InItNow from './InItNow.vue';
 import UnitLabel from './UnitLabel.vue';
+import type { NamedJob } from './useInItNow.ts';
 
 /** Everything ever done to a unit: history, settings versions beside each other, what drifted, what is due. */
 const props = defineProps<{ id: string }>();
 const session = useSession();
 const unit = ref<Unit | null>(null);
-const jobs = ref<readonly HistoryJob[]>([]);
+const jobs = shallowRef<readonly (HistoryJob & NamedJob)[]>([]);
 const problem = ref('');
 const loading = ref(true);
 const today = localDate(new Date().toISOString());
 
+const streamOf = async (job: string) => {
+  const { entries, names } = await historyOf(session.person?.id ?? '', job);
+  return { entries, names };
+};
 async function load() {
   try {
     unit.value = (await request('unit', { params: { id: props.id } })).unit;
@@ -33,7 +39,7 @@ async function load() {
         id: job.id,
         title: job.title,
         createdAt: job.createdAt,
-        entries: (await historyOf(session.person?.id ?? '', job.id)).entries,
+        ...(await streamOf(job.id)),
       })),
     );
   } catch (error) {
@@ -91,9 +97,16 @@ const overdue = (due: string) => due < today;
         </div>
         <UnitLabel v-if="unit" :unit="unit" />
       </div>
-      <p v-if="!loading && jobs.length === 0" class="mt-4">
-        Nothing was done on this unit yet. <RouterLink class="link" to="/jobs">Open a job on it</RouterLink>.
+      <p v-if="!loading && jobs.length === 0" class="mt-4">Nothing was done on this unit yet.</p>
+      <p v-if="unit && session.mayWrite" class="mt-3">
+        <RouterLink
+          class="inline-flex min-h-11 items-center border border-brine px-4 font-medium text-brine"
+          :to="{ path: '/today', query: { call: unit.id } }"
+          data-test="new-job-here"
+          >New job on it</RouterLink
+        >
       </p>
+      <InItNow class="mt-6" :jobs="jobs" :name="unit?.name ?? ''" />
       <div
         class="mt-5 grid gap-x-12 gap-y-8"
         :class="{ 'lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]': more }"

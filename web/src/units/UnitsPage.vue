@@ -10,6 +10,7 @@ import ScanButton from '../shared/scan/ScanButton.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
+import UndoBar from '../shared/ui/UndoBar.vue';
 import { saveLabels } from './labels.ts';
 import SiteDialog from './SiteDialog.vue';
 import SiteBlock from './SiteBlock.vue';
@@ -90,9 +91,7 @@ async function saved() {
       >
     </div>
     <FormProblem class="mt-3" :message="problem" />
-    <p v-if="undo" class="mt-3 bg-band px-3 py-2">
-      {{ undo.words }} <button type="button" class="link" @click="undo.run">Undo</button>
-    </p>
+    <UndoBar :undo="undo" />
     <div class="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-2" data-test="sites">
       <SiteBlock
         v-for="block in blocks"
