@@ -362,6 +362,7 @@ export const webRooms = {
     'shared/jump',
     'shared/kept',
     'shared/keys',
+    'shared/live',
     'shared/scan',
     'shared/session',
     'shared/ui',

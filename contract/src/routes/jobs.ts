@@ -1,10 +1,11 @@
-import { array, boolean, mixed, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import {
   freeText,
   idParams,
   listQuery,
   LONGEST_NAME,
   LONGEST_PHONE,
+  MAX_INTEGER,
   name,
   sequence,
   uuid,
@@ -20,6 +21,12 @@ import { count, entryPage, job, list, said } from './views.ts';
 export const MAX_ENTRIES = 200;
 /** Largest post of entries, bytes. */
 const ENTRIES_LIMIT = 2 * 1024 * 1024;
+
+/** How a job stands: late is planned for a day that is over; finished is handed over with everything answered for. */
+export const jobStates = ['all', 'open', 'late', 'waiting', 'finished'] as const;
+export type JobState = (typeof jobStates)[number];
+/** Jobs that one answer lists. */
+export const JOBS_A_PAGE = 200;
 
 /** A day of the calendar, `2026-11-30`. */
 const day = () => string().matches(/^\d{4}-\d{2}-\d{2}$/, 'plannedFor: expected a day, 2026-11-30, or null');
@@ -41,10 +48,27 @@ export type EntryResult = DeepReadonly<InferType<typeof entryResult>>;
 export const jobRoutes = {
   jobs: contract({
     ...paths.jobs,
-    summary: 'Jobs by title, unit or site',
+    summary:
+      'Jobs by title, unit, site, contact or telephone number, and by how they stand; newest first, a page at a time',
     access: 'viewer',
-    query: listQuery.shape({ unit: uuid('unit').optional() }),
-    answer: object({ jobs: list(job) }),
+    query: listQuery.shape({
+      unit: uuid('unit').optional(),
+      state: string<JobState>()
+        .oneOf(jobStates, `state: expected one of ${jobStates.join(', ')}`)
+        .default('all'),
+      person: uuid('person').optional(),
+      page: number()
+        .typeError('page: expected a number')
+        .integer('page: expected a whole number')
+        .min(0, 'page: expected 0 or more')
+        .max(MAX_INTEGER / JOBS_A_PAGE, 'page: too far')
+        .default(0),
+    }),
+    answer: object({
+      jobs: list(job),
+      /** How many there are on all pages. */
+      total: count(),
+    }),
   }),
   job: contract({
     ...paths.job,

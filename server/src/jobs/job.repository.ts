@@ -1,10 +1,32 @@
-import type { JobSummary } from '@brine/contract/routes';
+import type { JobState, JobSummary } from '@brine/contract/routes';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { containing, insert } from '../database/insert.ts';
 import { jobEntity, type Job } from './job.entity.ts';
 
+/** Which jobs are looked for. */
+export interface JobWish {
+  readonly text: string;
+  readonly unitId: string | null;
+  readonly archived: boolean;
+  readonly state: JobState;
+  readonly personId: string | null;
+  readonly today: string;
+  readonly offset: number;
+  readonly limit: number;
+}
+
+/** Of fewer digits every telephone number holds some. */
+const LEAST_DIGITS = 4;
+
 /** Somebody has it, and whatever is open was answered for. */
 const FINISHED = `coalesce(jsonb_typeof(summary->'handedOver') = 'object' and (summary->>'unanswered')::int = 0, false)`;
+
+const inState: Readonly<Record<Exclude<JobState, 'all'>, string>> = {
+  open: `not (${FINISHED})`,
+  late: `not (${FINISHED}) and j.planned_for < ?`,
+  waiting: `not (${FINISHED}) and j.waits_for <> ''`,
+  finished: FINISHED,
+};
 
 export function jobRepository(em: EntityManager) {
   async function inOrder(ids: readonly string[]): Promise<readonly Job[]> {
@@ -21,19 +43,36 @@ export function jobRepository(em: EntityManager) {
       await em.execute('select 1 from job where id = ? for no key update', [id]);
       return em.findOne(jobEntity, { id }, { refresh: true });
     },
-    search: (text: string, unitIds: readonly string[] | null, archived: boolean, limit: number) =>
-      em.find(
-        jobEntity,
-        {
-          archivedAt: archived ? { $ne: null } : null,
-          ...(text !== '' &&
-            unitIds !== null && {
-              $or: [{ title: { $ilike: containing(text) } }, { unitId: { $in: [...unitIds] } }],
-            }),
-          ...(text === '' && unitIds !== null && { unitId: { $in: [...unitIds] } }),
-        },
-        { orderBy: { createdAt: 'desc' }, limit },
-      ),
+    /** Jobs whose title, unit or site holds the text, or whose site has the number, newest first; and how many there are. */
+    async search(wish: JobWish): Promise<{ readonly jobs: readonly Job[]; readonly total: number }> {
+      const { text, unitId, archived, state, personId, today, offset, limit } = wish;
+      const digits = text.replace(/\D/g, '');
+      const like = containing(text);
+      const held = ['j.title', 'u.name', 'u.tag', 'u.plate', 's.name', 's.place', 's.customer', 's.contact'];
+      const conditions: readonly (readonly [string, readonly unknown[]])[] = [
+        [`j.archived_at is ${archived ? 'not ' : ''}null`, []],
+        ...(unitId === null ? [] : [['j.unit_id = ?', [unitId]] as const]),
+        ...(personId === null ? [] : [['j.assigned_to = ?', [personId]] as const]),
+        ...(state === 'all' ? [] : [[inState[state], state === 'late' ? [today] : []] as const]),
+        ...(text === ''
+          ? []
+          : [
+              [
+                `(${held.map((column) => `${column} ilike ?`).join(' or ')}${digits.length >= LEAST_DIGITS ? " or regexp_replace(s.phone, '[^0-9]', '', 'g') like ?" : ''})`,
+                [...held.map(() => like), ...(digits.length >= LEAST_DIGITS ? [`%${digits}%`] : [])],
+              ] as const,
+            ]),
+      ];
+      const from = `from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id
+        where ${conditions.map(([sql]) => sql).join(' and ')}`;
+      const values = conditions.flatMap(([, parameters]) => [...parameters]);
+      const [counted] = await em.execute<{ n: number }[]>(`select count(*)::int as n ${from}`, values);
+      const rows = await em.execute<{ id: string }[]>(
+        `select j.id ${from} order by j.created_at desc, j.id limit ? offset ?`,
+        [...values, limit, offset],
+      );
+      return { jobs: await inOrder(rows.map(({ id }) => id)), total: counted?.n ?? 0 };
+    },
     /** Jobs of a unit, newest first. */
     ofUnit: (unitId: string) => em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }),
     /** Jobs of a unit that are not archived, newest first, by their ids. */

@@ -6,9 +6,7 @@ import { readToday } from './today.service.ts';
 import { changeJob, createJob, listJobs, readJob } from './jobs.service.ts';
 
 export const jobRoutes = [
-  serve(api.jobs, async ({ services, query }) => ({
-    jobs: await listJobs(services, query.search, query.unit ?? null, query.archived),
-  })),
+  serve(api.jobs, ({ services, query }) => listJobs(services, query)),
   serve(api.today, ({ services }) => readToday(services)),
   serve(api.newCall, async (input) => ({
     job: await takeCall(input.services, personOf(input), input.body),

@@ -1,29 +1,36 @@
-import type { Job as JobView } from '@brine/contract/routes';
+import { JOBS_A_PAGE, type Job as JobView, type JobState } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { namesOf } from '../people/people.service.ts';
-import { MOST_LISTED } from '../sites/sites.service.ts';
 import { mustFindUnit, viewsOf } from '../units/units.service.ts';
 import type { Job } from './job.entity.ts';
 
-/** Jobs whose title, unit or site holds the text. */
+/** Jobs that are looked for, a page of them, and how many there are. */
 export function listJobs(
   services: Services,
-  search: string,
-  unitId: string | null,
-  archived: boolean,
-): Promise<readonly JobView[]> {
+  wish: {
+    readonly search: string;
+    readonly unit?: string | undefined;
+    readonly archived: boolean;
+    readonly state: JobState;
+    readonly person?: string | undefined;
+    readonly page: number;
+  },
+): Promise<{ readonly jobs: readonly JobView[]; readonly total: number }> {
   return services.database.transaction(async (repositories) => {
-    const unitIds = await unitsMeant(repositories, search, unitId);
-    const jobs = await repositories.jobs.search(
-      unitId === null ? search : '',
-      unitIds,
-      archived,
-      MOST_LISTED,
-    );
-    return jobViews(repositories, jobs);
+    const { jobs, total } = await repositories.jobs.search({
+      text: wish.search,
+      unitId: wish.unit ?? null,
+      archived: wish.archived,
+      state: wish.state,
+      personId: wish.person ?? null,
+      today: services.now().toISOString().slice(0, 10),
+      offset: wish.page * JOBS_A_PAGE,
+      limit: JOBS_A_PAGE,
+    });
+    return { jobs: await jobViews(repositories, jobs), total };
   });
 }
 
@@ -105,21 +112,6 @@ export async function mustFindJob(repositories: Repositories, id: string): Promi
   const job = await repositories.jobs.byId(id);
   if (!job) throw new AppError('notFound', 'No such job');
   return job;
-}
-
-async function unitsMeant(
-  repositories: Repositories,
-  search: string,
-  unitId: string | null,
-): Promise<readonly string[] | null> {
-  if (unitId !== null) return [unitId];
-  if (search === '') return null;
-  const units = await repositories.units.search(search, null, false, MOST_LISTED);
-  const sites = await repositories.sites.search(search, false, MOST_LISTED);
-  const onSites = await Promise.all(
-    sites.map((site) => repositories.units.search('', site.id, false, MOST_LISTED)),
-  );
-  return [...new Set([...units, ...onSites.flat()].map((unit) => unit.id))];
 }
 
 export async function jobViews(

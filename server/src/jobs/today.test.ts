@@ -155,6 +155,40 @@ describe('the day', () => {
   });
 });
 
+describe('the list of jobs', () => {
+  const told = async (query: string) => {
+    const { jobs, total } = (await tess.call('GET', `/api/jobs?${query}`)).json as {
+      jobs: Job[];
+      total: number;
+    };
+    return { titles: jobs.map(({ title }) => title), total };
+  };
+
+  test('is found by what stands on unit, site and contact, and by how a job stands; its count is true', async () => {
+    const made = (await call({ title: 'Listed late', plannedFor: '2026-03-01', assignedTo: bo })).json
+      .job as Job;
+    await call({ title: 'Listed later', plannedFor: '2026-03-09' });
+    expect((await told('search=Listed')).total).toBe(2);
+    expect((await told('search=Listed&state=late')).titles).toEqual(['Listed late']);
+    expect((await told(`search=Listed&person=${bo}`)).titles).toEqual(['Listed late']);
+    expect((await told('search=Listed&state=finished')).titles).toEqual([]);
+    expect((await told('search=Mrs%20Own&state=late')).titles).toContain('Listed late');
+    expect((await told('search=%25')).total).toBe(0);
+    await tess.call('PATCH', `/api/jobs/${made.id}`, { waitsFor: 'a key', version: made.version });
+    expect((await told('search=Listed&state=waiting')).titles).toEqual(['Listed late']);
+  });
+
+  test('comes page by page, each job once', async () => {
+    const unitId = ((await call({ title: 'First of many' })).json.job as Job).unit.id;
+    const MANY = 205;
+    for (let n = 0; n < MANY; n += 1) await tess.call('POST', '/api/jobs', { unitId, title: `Paged ${n}` });
+    const first = await told('search=Paged');
+    const second = await told('search=Paged&page=1');
+    expect([first.titles.length, second.titles.length, first.total]).toEqual([200, 5, MANY]);
+    expect(new Set([...first.titles, ...second.titles]).size).toBe(MANY);
+  });
+});
+
 async function until(holds: () => boolean): Promise<void> {
   for (let i = 0; i < 200 && !holds(); i += 1) await new Promise((resolve) => setTimeout(resolve, 50));
   expect(holds()).toBe(true);

@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
+import type { JobState } from '@brine/contract/routes';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { localDate } from '../shared/display/localTime.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
-import { useSearchList } from '../shared/ui/useSearchList.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import ScanButton from '../shared/scan/ScanButton.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
 import UndoBar from '../shared/ui/UndoBar.vue';
+import StationMarks from '../shared/ui/StationMarks.vue';
+import { useJobList } from './useJobList.ts';
 import NewJobDialog from './NewJobDialog.vue';
 import TakeInJob from './TakeInJob.vue';
 import { useTaken } from '../shared/kept/takenStore.ts';
@@ -17,10 +19,23 @@ import { useArchive } from '../shared/ui/useArchive.ts';
 
 const session = useSession();
 const router = useRouter();
-const { search, archived, items, problem, loading, reload } = useSearchList(
-  'jobs',
-  String(useRoute().query['search'] ?? ''),
-);
+const route = useRoute();
+const states: readonly { readonly id: JobState; readonly name: string }[] = [
+  { id: 'all', name: 'All' },
+  { id: 'open', name: 'Not finished' },
+  { id: 'late', name: 'Late' },
+  { id: 'waiting', name: 'Waiting' },
+  { id: 'finished', name: 'Handed over' },
+];
+const { search, archived, state, items, total, problem, loading, reload, more } = useJobList({
+  search: String(route.query['search'] ?? ''),
+  state: states.find(({ id }) => id === route.query['state'])?.id ?? 'all',
+});
+// Kept in the address: what is looked at can be sent to somebody.
+watch([search, state], ([text, now]) => {
+  const query = { ...(text && { search: text }), ...(now !== 'all' && { state: now }) };
+  void router.replace({ query });
+});
 const { setArchived, undo, problem: archiveProblem } = useArchive('changeJob', reload);
 const opening = ref(false);
 const taken = useTaken();
@@ -47,7 +62,17 @@ useJumpTargets(() =>
   <section class="mx-auto w-full max-w-6xl px-4 py-5 sm:px-6">
     <div class="flex flex-wrap items-center gap-x-6 gap-y-3">
       <h1>Jobs</h1>
-      <SearchLine v-model:search="search" v-model:archived="archived" label="Search title, unit or site" />
+      <SearchLine
+        v-model:search="search"
+        v-model:archived="archived"
+        label="Search title, unit, site or phone"
+      />
+      <label class="flex items-center gap-2"
+        ><span class="text-soft">Which</span>
+        <select v-model="state" data-test="job-state">
+          <option v-for="one in states" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select></label
+      >
       <span class="flex-1"></span>
       <ScanButton />
       <TakeInJob v-if="session.mayWrite" />
@@ -80,10 +105,19 @@ useJumpTargets(() =>
           }}</RouterLink
           ><span class="block text-[13.5px] text-soft">{{ job.unit.siteName }}</span></span
         >
-        <span>{{ job.title }}</span>
+        <span class="min-w-0">
+          <span class="line-clamp-2">{{ job.title }}</span>
+          <span v-if="job.summary" class="mt-0.5 flex flex-wrap items-center gap-x-3 text-[13.5px] text-soft">
+            <StationMarks :summary="job.summary" />
+            <span>{{ job.summary.next ? job.summary.next.words : job.summary.openWords }}</span>
+          </span>
+        </span>
         <span class="text-[13.5px] text-soft"
-          >{{ localDate(job.createdAt)
-          }}<span class="sm:block"><span class="sm:hidden"> · </span>{{ job.createdBy }}</span></span
+          >{{ job.assignedTo?.name ?? job.createdBy
+          }}<span class="sm:block"
+            ><span class="sm:hidden"> · </span
+            >{{ job.plannedFor ? `for ${job.plannedFor}` : localDate(job.createdAt) }}</span
+          ></span
         >
         <span class="relative z-10 flex flex-wrap items-center gap-x-5 text-[14px]">
           <label class="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
@@ -110,11 +144,16 @@ useJumpTargets(() =>
         </span>
       </li>
     </ul>
+    <p v-if="items.length > 0" class="mt-3 flex flex-wrap items-center gap-4 text-soft" data-test="job-count">
+      {{ items.length }} of {{ total }}
+      <AppButton v-if="items.length < total" data-test="more-jobs" @click="more">More</AppButton>
+    </p>
     <p v-if="!loading && items.length === 0" class="mt-5 max-w-xl">
       <template v-if="search"
         >No job holds “{{ search }}”. Search looks at the title, the unit and its site.</template
       >
       <template v-else-if="archived">Nothing is archived.</template>
+      <template v-else-if="state !== 'all'">No job stands so.</template>
       <template v-else
         >No jobs yet.
         {{

@@ -4,7 +4,7 @@ import { RouterLink } from 'vue-router';
 import type { Job } from '@brine/contract/routes';
 import { isLate } from './board.ts';
 import { dayWords } from './dayWords.ts';
-import StationMarks from './StationMarks.vue';
+import StationMarks from '../shared/ui/StationMarks.vue';
 
 /** A job on the board: what it is, how far, what comes next, who and when. */
 const props = defineProps<{ job: Job; today: string; mayPlan: boolean }>();

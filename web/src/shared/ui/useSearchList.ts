@@ -3,7 +3,7 @@ import { cutText } from './cutText.ts';
 import { messageOf, request, type Answered } from '../api/client.ts';
 
 /** Routes that answer with a list of their own name. */
-type Listed = 'jobs' | 'sites' | 'units';
+type Listed = 'sites' | 'units';
 const LONGEST_SEARCH = 100;
 
 /** A list of the API with its search text and the archive switch; asked anew a moment after the last key. */
@@ -21,7 +21,7 @@ export function useSearchList<List extends Listed>(list: List, first = '') {
     const mine = (latest += 1);
     try {
       const query = { search: cutText(search.value, LONGEST_SEARCH), archived: archived.value };
-      const answer = (await request(list as 'jobs', { query })) as unknown as Record<List, readonly Item[]>;
+      const answer = (await request(list as 'sites', { query })) as unknown as Record<List, readonly Item[]>;
       if (mine !== latest) return;
       items.value = answer[list];
       problem.value = null;
