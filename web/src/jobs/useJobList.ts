@@ -47,7 +47,7 @@ export function useJobList(first: { readonly search: string; readonly state: Job
   }
   const counted = (answer: Awaited<ReturnType<typeof page>>): readonly Job[] => {
     // An answer kept before there were counts has none.
-    total.value = answer.total ?? answer.jobs.length;
+    total.value = (answer as { readonly total?: number }).total ?? answer.jobs.length;
     return answer.jobs;
   };
   let pages = 1;
