@@ -115,7 +115,7 @@ export const accessible: EndToEndTest = {
 
 /** An installation without demo data. */
 export const firstLead: EndToEndTest = {
-  name: 'without demo the first start prints a one-time link; the first lead invites, adds a site, a unit and a controller family',
+  name: 'without demo the first start prints a one-time link; the first lead invites, adds a site, a unit and a controller family; a changed password signs the other devices out',
   run: () =>
     onStage(
       async ({ server, browser }) => {
@@ -131,7 +131,7 @@ export const firstLead: EndToEndTest = {
         await seeText(page, 'The two passwords differ');
         await fill(page, 'input[name="again"]', 'a long password');
         await click(page, byTest('take-link'));
-        await seeText(page, 'No jobs yet');
+        await seeText(page, 'Nothing is open.');
 
         await page.goto(`${server.base}/people`, { waitUntil: 'networkidle0' });
         await click(page, byTest('invite'));
@@ -149,7 +149,7 @@ export const firstLead: EndToEndTest = {
         await fill(other, 'input[name="password"]', 'another password');
         await fill(other, 'input[name="again"]', 'another password');
         await click(other, byTest('take-link'));
-        await seeText(other, 'No jobs yet');
+        await seeText(other, 'Nothing is open.');
 
         await other.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
         await click(other, byTest('new-site'));
@@ -172,6 +172,21 @@ export const firstLead: EndToEndTest = {
         await other.waitForFunction(() => document.body.innerText.includes('Soup freezer'));
         await clickText(other, 'li button', 'Archive');
         await seeText(other, 'Soup freezer is in the archive.');
+
+        // Piet changes his own password: his other device is signed out, this one is not.
+        const tablet = await newPage(await browser.createBrowserContext());
+        await signIn(tablet, server.base, 'piet', 'another password');
+        await other.goto(`${server.base}/account`, { waitUntil: 'networkidle0' });
+        await fill(other, 'input[name="current"]', 'another password');
+        await fill(other, 'input[name="next"]', 'quite another one');
+        await fill(other, 'input[name="again"]', 'quite another one');
+        await click(other, byTest('change-password'));
+        await other.waitForSelector(byTest('changed'));
+        await tablet.goto(`${server.base}/units`, { waitUntil: 'networkidle0' });
+        await tablet.waitForSelector('input[name="login"]');
+        await signIn(tablet, server.base, 'piet', 'quite another one');
+        await other.reload({ waitUntil: 'networkidle0' });
+        await seeText(other, 'Piet Ebb');
       },
       { demo: false },
     ),
