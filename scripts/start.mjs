@@ -4,6 +4,7 @@ import { join, resolve } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensurePackages } from './lib/npm.mjs';
 import { readOptions } from './lib/options.mjs';
+import { lanAddresses } from './lib/lan/names.mjs';
 import { freePort, startCluster } from './lib/postgres.mjs';
 import { homeFolder, root } from './lib/project.mjs';
 import { start } from './lib/run.mjs';
@@ -126,6 +127,9 @@ function serve() {
     ...(options['public-url'] && { BRINE_PUBLIC_URL: options['public-url'] }),
     BRINE_TLS_CERT: options.lan && options.cert ? resolve(options.cert) : '',
     BRINE_TLS_KEY: options.lan && options.key ? resolve(options.key) : '',
+    ...(options.lan &&
+      options.cert && { BRINE_PHONE_URL: `https://${lanAddresses()[0] ?? 'localhost'}:${options.port}` }),
+    ...(options['public-url'] && { BRINE_PHONE_URL: options['public-url'] }),
     ...phones?.env,
   };
   serving = options.dev ? developing(env) : startServers(servers, env, finish, () => phones?.tell());

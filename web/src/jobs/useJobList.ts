@@ -7,7 +7,7 @@ import { cutText } from '../shared/ui/cutText.ts';
 const LONGEST_SEARCH = 100;
 const REST_MS = 200;
 /** Changes come in bunches. */
-const GATHER_MS = 400;
+const GATHER_MS = 1200;
 
 /** The jobs that are looked for, page after page, with how many there are; up to date without reload. */
 export function useJobList(first: { readonly search: string; readonly state: JobState }) {

@@ -8,8 +8,9 @@ type Today = AnswerOf<typeof api.today>;
 
 /** Without word of a change it is asked for this often. */
 const ROUND_MS = 60_000;
-/** Changes come in bunches: one question for all of them. */
+/** Changes come in bunches: one question for all of them, and the next no sooner than after this. */
 const GATHER_MS = 250;
+const APART_MS = 1200;
 
 /** The company's day as the server has it, up to date without reload. */
 export function useToday() {
@@ -17,7 +18,9 @@ export function useToday() {
   const problem = ref<string | null>(null);
   const day = ref(localDate(new Date().toISOString()));
 
+  let loadedAt = -Infinity;
   async function load(): Promise<void> {
+    loadedAt = performance.now();
     day.value = localDate(new Date().toISOString());
     try {
       today.value = await request('today');
@@ -29,7 +32,8 @@ export function useToday() {
   let soon: ReturnType<typeof setTimeout> | undefined;
   useChanges(() => {
     clearTimeout(soon);
-    soon = setTimeout(() => void load(), GATHER_MS);
+    const wait = Math.max(GATHER_MS, loadedAt + APART_MS - performance.now());
+    soon = setTimeout(() => void load(), wait);
   });
   const round = setInterval(() => void load(), ROUND_MS);
   onScopeDispose(() => {

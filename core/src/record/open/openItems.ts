@@ -77,10 +77,13 @@ export interface JobParts {
   readonly findings?: readonly Finding[];
 }
 
+/** Longest name under which an item is kept, in characters. */
+const LONGEST_ITEM = 200;
+
 /** Everything that is open on a job: one list, for its head, its hand-over, its papers and the lead. */
 export function openWork(parts: JobParts): OpenWork {
   const { state, program, wiring, proving } = parts;
-  const items = [
+  const items: readonly OpenItem[] = [
     ...fitItems(wiring),
     ...wireItems(wiring),
     ...codeItems(program),
@@ -88,7 +91,8 @@ export function openWork(parts: JobParts): OpenWork {
     ...verdictItems(state),
     ...findingItems(parts.findings ?? program.findings),
     ...notStatedItems(program),
-  ];
+    // What a hand-over keeps of it has an end; the sentence of a problem may be long.
+  ].map((item) => ({ ...item, id: item.id.slice(0, LONGEST_ITEM) }));
   const followUps = allStanding(state, 'followUp').flatMap(({ id, followUp }) =>
     followUp ? [{ id, ...followUp }] : [],
   );

@@ -17,6 +17,8 @@ export function keepAnswersIn(place: AnswerKeeper): void {
 /** Answers that are worth reading when the server is away. A stream of entries is kept by itself; what only makes sense now is not kept. */
 const keptRoutes: ReadonlySet<RouteName> = new Set<RouteName>([
   'company',
+  'today',
+  'phones',
   'jobs',
   'job',
   'site',

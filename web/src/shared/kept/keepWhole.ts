@@ -45,6 +45,8 @@ export async function keepLibrary(person: string): Promise<void> {
   for (const archived of [false, true]) await request('jobs', { query: { search: '', archived } });
   await request('units', { query: { search: '', archived: false } });
   await request('sites', { query: { search: '', archived: false } });
+  // The first page, and one's practice: without them the rest is no worse.
+  await request('today').catch(() => undefined);
   await request('progress').catch(() => undefined);
   const { controllers } = await request('controllers');
   for (const { hash } of controllers) await keepDefinition(person, hash);
