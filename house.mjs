@@ -488,6 +488,7 @@ export const webRooms = {
   today: [
     'shared/api',
     'shared/display',
+    'shared/jump',
     'shared/live',
     'shared/outbox',
     'shared/scan',

@@ -16,6 +16,7 @@ import {
   textOf,
 } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
+import { sayWhyOpen } from './support/leaving.ts';
 import { query } from './support/database.ts';
 import { onStage, type Stage } from './support/stage.ts';
 import { answerFreezer, openJobOn, ownUnit, PASSWORD } from './support/steps.ts';
@@ -420,7 +421,10 @@ export const newProgram: EndToEndTest = {
             'Market off',
             'the text',
           );
-          await typing.type('#to', 'ice');
+          await sayWhyOpen(typing);
+          await typing.click('#to', { clickCount: 1 });
+          await typing.keyboard.press('End');
+          await typing.keyboard.type('ice');
           await typing.keyboard.press('Enter');
           await typing.waitForFunction(() => !('sameVisit' in window));
           await seeText(typing, 'Handed over to Market office');

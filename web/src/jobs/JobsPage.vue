@@ -106,7 +106,7 @@ useJumpTargets(() =>
           ><span class="block text-[13.5px] text-soft">{{ job.unit.siteName }}</span></span
         >
         <span class="min-w-0">
-          <span class="line-clamp-2">{{ job.title }}</span>
+          <span class="block">{{ job.title }}</span>
           <span v-if="job.summary" class="mt-0.5 flex flex-wrap items-center gap-x-3 text-[13.5px] text-soft">
             <StationMarks :summary="job.summary" />
             <span>{{ job.summary.next ? job.summary.next.words : job.summary.openWords }}</span>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import type { Job } from '@brine/contract/routes';
+import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import ScanButton from '../shared/scan/ScanButton.vue';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
@@ -66,6 +67,15 @@ function hangUp() {
   if (calledFor.value !== '') void router.replace({ query: { ...route.query, call: undefined } });
 }
 const planning = ref<Job | null>(null);
+useJumpTargets(() =>
+  jobs.value.map((job) => ({
+    id: `job:${job.id}`,
+    title: `${job.unit.tag} ${job.unit.name}`.trim(),
+    detail: job.title,
+    words: job.unit.siteName,
+    go: () => void router.push(`/jobs/${job.id}`),
+  })),
+);
 async function planned() {
   planning.value = null;
   await load();
@@ -74,7 +84,7 @@ async function planned() {
 
 <template>
   <section
-    class="mx-auto grid w-full max-w-7xl gap-x-12 gap-y-8 px-4 py-5 sm:px-6 lg:grid-cols-[minmax(0,1fr)_19rem]"
+    class="mx-auto grid w-full max-w-7xl gap-x-12 gap-y-8 px-4 py-5 sm:px-6 xl:grid-cols-[minmax(0,1fr)_19rem]"
     data-test="today"
   >
     <div class="min-w-0">
