@@ -399,6 +399,7 @@ export const newProgram: EndToEndTest = {
           const [typing, idle] = [await open(), await open()];
           await typing.bringToFront();
           await typing.waitForSelector('#to');
+          await sayWhyOpen(typing);
           await typing.evaluate(() => void Object.assign(window, { sameVisit: true }));
           await typing.type('#to', 'Market off');
 
@@ -421,10 +422,7 @@ export const newProgram: EndToEndTest = {
             'Market off',
             'the text',
           );
-          await sayWhyOpen(typing);
-          await typing.click('#to', { clickCount: 1 });
-          await typing.keyboard.press('End');
-          await typing.keyboard.type('ice');
+          await typing.type('#to', 'ice');
           await typing.keyboard.press('Enter');
           await typing.waitForFunction(() => !('sameVisit' in window));
           await seeText(typing, 'Handed over to Market office');

@@ -42,7 +42,7 @@ const { text: watchFor, settle: settleWatch } = useDraft(
   `handover-watch:${job.id}`,
 );
 const work = useOpenWork();
-const leaving = useLeaving(() => work.value);
+const leaving = useLeaving(job.id, () => work.value);
 /** Somebody tried to hand over: what is missing is said. */
 const asked = ref(false);
 const waiting = computed(() => outbox.waiting.filter((w) => w.entry.job === job.id).length);

@@ -1,4 +1,4 @@
-import { computed, reactive } from 'vue';
+import { computed, reactive, watch } from 'vue';
 import { LONGEST_TEXT } from '@brine/contract/lengths';
 import { byKind, countWords, type OpenItem, type OpenKind, type OpenWork } from '@brine/core/record/open';
 import type { EntryBody } from '@brine/core/record/entries';
@@ -17,9 +17,14 @@ const NAMED = 6;
 /** The follow-up that is made of all that is open of a kind: there once, however often it is handed over. */
 const followUpOf = (kind: OpenKind) => `open:${kind}`;
 
-/** What stays open at a hand-over, with a reason or a day for each kind. What was typed is kept while the page is open. */
-export function useLeaving(work: () => OpenWork) {
-  const typed = reactive(new Map<OpenKind, Said>());
+/** What stays open at a hand-over, with a reason or a day for each kind. What was typed stays on this device until it is handed over, through a reload too. */
+export function useLeaving(jobId: string, work: () => OpenWork) {
+  const key = `brine-why-open:${jobId}`;
+  const typed = reactive(kept(key));
+  watch(typed, (said) => {
+    if (said.size === 0) localStorage.removeItem(key);
+    else localStorage.setItem(key, JSON.stringify([...said]));
+  });
   const groups = computed(() => byKind(work().items));
 
   const saidOf = (kind: OpenKind): Said => {
@@ -64,4 +69,12 @@ function whatFor(kind: OpenKind, items: readonly OpenItem[], reason: string): st
   const more = items.length > NAMED ? ` and ${items.length - NAMED} more` : '';
   const list = `${countWords(kind, items.length)}: ${named.join(kind === 'codes' ? ', ' : ' ')}${more}`;
   return reason === '' ? list : `${list} (${reason})`;
+}
+
+function kept(key: string): Map<OpenKind, Said> {
+  try {
+    return new Map(JSON.parse(localStorage.getItem(key) ?? '[]') as [OpenKind, Said][]);
+  } catch {
+    return new Map();
+  }
 }
