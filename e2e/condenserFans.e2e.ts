@@ -1,6 +1,16 @@
 import { fileURLToPath } from 'node:url';
 import type { ElementHandle } from 'puppeteer-core';
-import { allSaved, byTest, click, demoJob, fill, seeText, signIn, textOf } from './support/acts.ts';
+import {
+  allSaved,
+  byTest,
+  click,
+  demoJob,
+  fill,
+  seeText,
+  signIn,
+  textOf,
+  clickText,
+} from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
@@ -86,10 +96,11 @@ export const condenserFans: EndToEndTest = {
       await allSaved(page);
 
       await at('handover');
-      await page.waitForSelector(`${byTest('paper-text')}`);
-      // The sheet says what was keyed in.
+      await page.waitForSelector(byTest('paper-text'));
+      await clickText(page, 'section[aria-label="Papers"] :is(label, button)', 'For the file');
+      // The pages for the file say what was keyed in.
       await page.waitForFunction(
-        (sheet) => document.querySelector(sheet)?.textContent?.includes('50 %'),
+        (pages) => [...document.querySelectorAll(pages)].some((one) => one.textContent?.includes('50 %')),
         {},
         byTest('paper-text'),
       );
