@@ -100,7 +100,7 @@ export const condenserFans: EndToEndTest = {
       await clickText(page, 'section[aria-label="Papers"] :is(label, button)', 'For the file');
       // The pages for the file say what was keyed in.
       await page.waitForFunction(
-        (pages) => [...document.querySelectorAll(pages)].some((one) => one.textContent?.includes('50 %')),
+        (pages) => [...document.querySelectorAll(pages)].some((one) => /50\s*%/.test(one.textContent ?? '')),
         {},
         byTest('paper-text'),
       );
