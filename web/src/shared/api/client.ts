@@ -3,6 +3,7 @@ import type { DeepReadonly, Sent } from '@brine/contract/fields';
 import type { Api, RouteContract } from '@brine/contract/routes';
 import { noteContact } from './contact.ts';
 import { keeperOf } from './keptAnswers.ts';
+import { asUnderWay } from './underWay.ts';
 
 /** An error the server told of, or a server that did not answer. */
 export class ApiError extends Error {
@@ -68,7 +69,7 @@ export async function request<Name extends RouteName>(
   const address = addressOf(name, asked.params, asked.query);
   const kept = method === 'get' ? keeperOf(name) : null;
   try {
-    const response = await fetch(address, {
+    const sent = fetch(address, {
       method: method.toUpperCase(),
       credentials: 'same-origin',
       headers: {
@@ -80,6 +81,7 @@ export async function request<Name extends RouteName>(
       noteContact(false);
       throw new ApiError('unreachable', 'The server does not answer', 0);
     });
+    const response = await (method === 'get' ? sent : asUnderWay(sent));
     noteContact(![502, 503, 504].includes(response.status));
     const answer = await answerOf<Answered<Name>>(response);
     kept?.keep(address, answer);

@@ -1,4 +1,6 @@
 import { shallowRef, watch } from 'vue';
+import { changesUnderWay } from '../api/underWay.ts';
+import { useOutbox } from '../outbox/outboxStore.ts';
 import { isTyping } from './typing.ts';
 
 /** Takes over the new program that waits; null while none does. */
@@ -32,12 +34,13 @@ export async function startOffline(): Promise<void> {
   setInterval(() => void registration.update().catch(() => undefined), LOOK_MS);
 }
 
-/** Now, or when what is typed was handed on. */
+/** Now, or when what is typed was handed on, and is safe: on this device, or with the server. */
 function loadAgainWhenIdle(): void {
+  const outbox = useOutbox();
   const unwatch = watch(
-    isTyping,
-    (typing) => {
-      if (typing) return;
+    () => isTyping.value || outbox.adding > 0 || changesUnderWay.value > 0,
+    (busy) => {
+      if (busy) return;
       // The watch runs once at once, before it has a name.
       queueMicrotask(() => unwatch());
       location.reload();

@@ -22,11 +22,26 @@ test('a field is being typed in until it is left, emptied or gone', () => {
   expect(isTyping.value).toBe(false);
 });
 
-test('in a form leaving one field hands on nothing: only the form does', () => {
+const submitted = async () => {
+  document.querySelector('form')!.dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
+  await new Promise((resolve) => setTimeout(resolve, 600));
+};
+
+test('in a form leaving one field hands on nothing: only the form does', async () => {
   const field = typeIn('<form><input /></form>', 'a');
   field.dispatchEvent(new Event('change', { bubbles: true }));
   expect(isTyping.value).toBe(true);
-  document.querySelector('form')!.dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
+  await submitted();
+  expect(isTyping.value).toBe(false);
+});
+
+test('a form that says what is missing has handed on nothing', async () => {
+  const field = typeIn('<form><input /></form>', 'a');
+  field.form!.insertAdjacentHTML('beforeend', '<p role="alert">Expected a name</p>');
+  await submitted();
+  expect(isTyping.value).toBe(true);
+  field.form!.querySelector('p')!.remove();
+  await submitted();
   expect(isTyping.value).toBe(false);
   stop();
 });

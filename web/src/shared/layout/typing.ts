@@ -21,6 +21,9 @@ function look(): void {
 /** How often it is looked whether the fields are still there. */
 const LOOK_MS = 2000;
 
+/** A form has said by then what it has against its fields. */
+const SAID_MS = 400;
+
 /** Watches what is typed anywhere in the page. */
 export function watchTyping(root: Document = document): () => void {
   const onInput = ({ target }: Event) => {
@@ -32,8 +35,13 @@ export function watchTyping(root: Document = document): () => void {
     look();
   };
   const onSubmit = ({ target }: Event) => {
-    for (const field of typed) if ((target as Element | null)?.contains(field)) typed.delete(field);
-    look();
+    const form = target as Element;
+    // What a form says against what was typed stands on it a moment later; then it was not handed on.
+    setTimeout(() => {
+      if (form.querySelector('[role="alert"], [aria-invalid="true"]')) return;
+      for (const field of typed) if (form.contains(field)) typed.delete(field);
+      look();
+    }, SAID_MS);
   };
   root.addEventListener('input', onInput, true);
   root.addEventListener('change', onChange, true);
