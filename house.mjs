@@ -238,7 +238,7 @@ export const coreRooms = {
     'record/fold',
     'record/inUnit',
     'record/job',
-    'record/open',
+    'record/openWork',
     'wiring/circuit',
   ],
   'record/history': ['controllers/definitions', 'record/entries', 'record/fold'],
@@ -294,7 +294,7 @@ export const coreRooms = {
     'wiring/readings',
     'wiring/unsure',
   ],
-  'record/open': [
+  'record/openWork': [
     'foundation/sentences',
     'foundation/settings',
     'judgement/checks',

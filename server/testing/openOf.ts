@@ -1,5 +1,5 @@
 import { provingOf, wiringOf } from '@brine/core/record/job';
-import { openWork } from '@brine/core/record/open';
+import { openWork } from '@brine/core/record/openWork';
 import { materialOf } from '../src/jobs/jobMaterial.ts';
 import { jobProgramOf } from '../src/jobs/jobProgram.ts';
 import type { Harness } from './harness.ts';

@@ -1,7 +1,7 @@
 import type { JobSummary } from '@brine/contract/routes';
 import { judgement } from '@brine/core/judgement/verdict';
-import { judgementInput, progressOf, provingOf, wiringOf } from '@brine/core/record/job';
-import { summaryOf } from '@brine/core/record/open';
+import { judgementInput, provingOf, wiringOf } from '@brine/core/record/job';
+import { summaryOf } from '@brine/core/record/openWork';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
 import { jobProgramOf } from '../jobs/jobProgram.ts';
 
@@ -14,8 +14,5 @@ export function summariseJob(material: JobMaterial): JobSummary {
   const asked = judgementInput(program, control, display);
   // What mends a finding takes most of the time and is not asked here.
   const findings = asked ? judgement({ ...asked, remedies: false }).findings : program.findings;
-  return summaryOf(
-    { state, program, wiring, proving, findings },
-    progressOf(state, program, wiring, proving),
-  );
+  return summaryOf({ state, program, wiring, proving, findings });
 }

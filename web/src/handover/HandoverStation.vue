@@ -22,8 +22,7 @@ import FollowUpList from './FollowUpList.vue';
 import OpenList from './OpenList.vue';
 import { useLeaving } from './useLeaving.ts';
 import { useJobJudgement } from '../shared/job/useJudgement.ts';
-import { useOpenWork } from '../shared/job/useOpenWork.ts';
-import { openSummary } from '@brine/core/record/open';
+import { openSummary } from '@brine/core/record/openWork';
 import LockReminder from './LockReminder.vue';
 import ShareLink from './ShareLink.vue';
 import SignOff from './SignOff.vue';
@@ -41,7 +40,7 @@ const { text: watchFor, settle: settleWatch } = useDraft(
   () => handed.value?.watch ?? '',
   `handover-watch:${job.id}`,
 );
-const work = useOpenWork();
+const { work } = job;
 const leaving = useLeaving(job.id, () => work.value);
 /** Somebody tried to hand over: what is missing is said. */
 const asked = ref(false);

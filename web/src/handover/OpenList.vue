@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { countWords, type OpenKind, VERDICT_DONE } from '@brine/core/record/open';
+import { countWords, type OpenKind, VERDICT_DONE } from '@brine/core/record/openWork';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { localDate } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
-import { useOpenWork } from '../shared/job/useOpenWork.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import type { useLeaving } from './useLeaving.ts';
 
@@ -14,7 +13,7 @@ const props = defineProps<{ leaving: ReturnType<typeof useLeaving>; asked: boole
 const job = useJob();
 const session = useSession();
 const display = useDisplay();
-const work = useOpenWork();
+const { work } = useJob();
 const groups = computed(() => props.leaving.groups.value);
 const fields = (kind: OpenKind) => props.leaving.saidOf(kind);
 const places = { survey: 'complaint', program: 'program/cabinet' } as Readonly<Record<string, string>>;

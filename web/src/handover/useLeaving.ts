@@ -1,6 +1,6 @@
 import { computed, reactive, watch } from 'vue';
 import { LONGEST_TEXT } from '@brine/contract/lengths';
-import { byKind, countWords, type OpenItem, type OpenKind, type OpenWork } from '@brine/core/record/open';
+import { byKind, countWords, type OpenItem, type OpenKind, type OpenWork } from '@brine/core/record/openWork';
 import type { EntryBody } from '@brine/core/record/entries';
 import { inWords } from '@brine/core/foundation/sentences';
 import { cutText } from '../shared/ui/cutText.ts';

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
-import { standing } from '@brine/core/record/fold';
-import { openStations, stationNames, stations, type StationId } from '@brine/core/record/job';
-import { handoverProgress, openSummary } from '@brine/core/record/open';
+import { complaintOf, openStations, stationNames, stations, type StationId } from '@brine/core/record/job';
+import { openSummary } from '@brine/core/record/openWork';
 import { openJob, provideJob } from '../shared/job/useJob.ts';
 import { provideJudgement } from '../shared/job/useJudgement.ts';
-import { provideOpenWork } from '../shared/job/useOpenWork.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import TimerStrip from './TimerStrip.vue';
@@ -19,13 +17,7 @@ import StationSpine from './StationSpine.vue';
 const props = defineProps<{ id: string }>();
 const job = openJob(props.id);
 provideJob(job);
-const judged = provideJudgement(job);
-const work = provideOpenWork(job, () => judged.findings.value);
-/** Stations as the record has them; the hand-over knows what is open as well. */
-const progress = computed(() => ({
-  ...job.progress.value,
-  handover: handoverProgress(job.state.value, work.value),
-}));
+provideJudgement(job);
 const route = useRoute();
 const router = useRouter();
 // The complaint finder is opened from Survey and belongs to it.
@@ -35,13 +27,16 @@ const here = computed(
 /** The station and its view: `program/cabinet`. */
 const place = computed(() => route.path.split('/').slice(3).join('/'));
 const keyed = computed(() => job.program.value.rows.filter((row) => row.state !== 'open').length);
+/** Of a job without a control nothing can be keyed or tested yet: its stations say what comes first. */
+const openWords = computed(() => (job.replacement.value ? openSummary(job.work.value.items) : ''));
 watch(place, (at) => at !== '' && notePlace(props.id, at), { immediate: true });
 const unit = computed(() => job.job.value?.unit);
-const complaint = computed(() => {
-  const said = standing(job.state.value, 'answer:complaint', 'answer')?.value;
-  return typeof said === 'string' && said !== job.job.value?.title ? said : '';
+const about = computed(() => {
+  const title = job.job.value?.title ?? '';
+  const complaint = complaintOf(job.state.value);
+  // Of a call the complaint is the title.
+  return [title, complaint === title ? '' : complaint].filter(Boolean).join(': ');
 });
-const about = computed(() => [job.job.value?.title, complaint.value].filter(Boolean).join(': '));
 const plate = computed(() => [unit.value?.siteName, unit.value?.plate].filter(Boolean).join(' · '));
 
 function step(by: 1 | -1) {
@@ -77,32 +72,34 @@ watch(
   <template v-else>
     <div class="shrink-0 border-b border-hairline bg-sheet md:flex">
       <div
-        class="relative flex flex-wrap items-baseline gap-x-3 border-hairline px-4 py-1 sm:px-5 md:w-[300px] md:shrink-0 md:flex-col md:flex-nowrap md:items-start md:justify-center md:border-r md:py-2.5 xl:w-[350px]"
+        class="flex flex-wrap items-baseline gap-x-3 border-hairline px-4 py-1 sm:px-5 md:w-[300px] md:shrink-0 md:flex-col md:flex-nowrap md:items-start md:justify-center md:border-r md:py-2.5 xl:w-[350px]"
         data-test="name-plate"
       >
         <h1 class="text-[16px] md:text-[17px]">
           {{ [unit?.tag, unit?.name].filter(Boolean).join(' ') || 'Loading the job …' }}
         </h1>
-        <p class="line-clamp-1 text-[13.5px] text-soft max-md:hidden" :title="plate">{{ plate }}</p>
-        <p
-          v-if="job.job.value"
-          class="line-clamp-1 min-w-0 text-[13.5px] max-md:hidden"
-          :title="about"
-          data-test="job-title"
-        >
-          {{ about }}
-        </p>
+        <p class="text-[13.5px] text-soft max-md:hidden">{{ plate }}</p>
         <RouterLink
-          v-if="work.items.length > 0 && job.replacement.value"
+          v-if="openWords"
           :to="`/jobs/${id}/handover`"
-          class="link shrink-0 text-[13.5px] md:absolute md:top-2 md:right-4 pointer-coarse:min-h-11 pointer-coarse:content-center"
-          :title="openSummary(work.items)"
+          class="link shrink-0 text-[13.5px] md:hidden pointer-coarse:min-h-11 pointer-coarse:content-center"
+          :title="openWords"
           data-test="open-count"
-          >{{ work.items.length }} open</RouterLink
+          >{{ job.work.value.items.length }} open</RouterLink
         >
       </div>
-      <StationSpine :job-id="id" :here="here" :progress="progress" />
+      <StationSpine :job-id="id" :here="here" :progress="job.progress.value" />
     </div>
+    <p
+      v-if="job.job.value"
+      class="flex shrink-0 flex-wrap items-baseline gap-x-4 border-b border-hairline bg-sheet px-4 py-1 text-[14px] max-md:hidden sm:px-5 print:hidden"
+      data-test="job-title"
+    >
+      <span class="min-w-0 flex-1">{{ about }}</span>
+      <RouterLink v-if="openWords" :to="`/jobs/${id}/handover`" class="link" :title="openWords"
+        >{{ job.work.value.items.length }} open</RouterLink
+      >
+    </p>
     <ConflictList />
     <TimerStrip v-if="job.job.value" />
     <RouterView v-if="job.job.value" />
@@ -118,7 +115,7 @@ watch(
       :job-id="id"
       :here="here"
       :at-cabinet="place === 'program/cabinet'"
-      :progress="progress"
+      :progress="job.progress.value"
       :keyed="keyed"
     />
   </template>

@@ -3,11 +3,11 @@ import type { TemperatureUnit } from '../../foundation/quantities/index.ts';
 import { judgement } from '../../judgement/verdict/index.ts';
 import type { PinnedDefinition } from '../entries/index.ts';
 import { standing, type JobState } from '../fold/index.ts';
-import { judgementInput, plateLines, provingOf, wiringOf, type Program } from '../job/index.ts';
+import { complaintOf, judgementInput, plateLines, provingOf, wiringOf, type Program } from '../job/index.ts';
 import type { Finding } from '../../judgement/checks/index.ts';
 import { decisionNames } from '../../judgement/complaints/index.ts';
 import { inUnitOf } from '../inUnit/index.ts';
-import { openWork } from '../open/index.ts';
+import { openWork } from '../openWork/index.ts';
 import { leaveBehindSheet, type LeaveBehindSheet } from './sheet.ts';
 
 /** The two papers of a job: the page for the people on site, and the pages for the file. */
@@ -73,12 +73,6 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
     signOff: signed && signed.name !== '' ? { name: signed.name, strokes: signed.strokes } : null,
     reader,
   });
-}
-
-/** What was wrong, in the words of the people there. */
-function complaintOf(state: JobState): string {
-  const said = standing(state, 'answer:complaint', 'answer')?.value;
-  return typeof said === 'string' ? said : '';
 }
 
 function verdictOf(state: JobState): string {

@@ -16,7 +16,7 @@ import {
 import type { Finding } from '../../judgement/checks/index.ts';
 import type { InUnit, KnownCode } from '../inUnit/index.ts';
 import type { JobWiring, Program, ProgramRow, Proving, RunTest } from '../job/index.ts';
-import { byKind, countWords, type OpenWork } from '../open/index.ts';
+import { byKind, countWords, type OpenWork } from '../openWork/index.ts';
 import { plainWords } from './plainWords.ts';
 import { meaningOfOption } from '../../controllers/definitions/index.ts';
 import {

@@ -20,6 +20,7 @@ export {
 } from './stations.ts';
 export {
   answersOf,
+  complaintOf,
   foundSheet,
   mechanicalMeaning,
   openQuestions,

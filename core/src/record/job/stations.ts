@@ -33,18 +33,26 @@ export interface Progress {
   readonly done: boolean;
 }
 
-/** Progress of each station, computed from the stream. */
+/** What a job leaves open, as its hand-over counts it. */
+interface Left {
+  readonly items: readonly unknown[];
+  /** Those for which nobody has said why. */
+  readonly unanswered: readonly unknown[];
+}
+const nothingLeft: Left = { items: [], unanswered: [] };
+
+/** Progress of each station, computed from the stream; `left`: what is open, by the room of open work. */
 export function progressOf(
   state: JobState,
   program: Program,
   wiring: JobWiring | null = null,
   proving: Proving | null = null,
+  left: Left = nothingLeft,
 ): Readonly<Record<StationId, Progress>> {
   const open = openQuestions(state).length;
   const found = foundSheet(state, null).length;
   const total = program.rows.length;
   const settled = program.rows.filter((row) => row.state !== 'open').length;
-  const over = standing(state, 'handedOver', 'handedOver');
   return {
     survey: {
       words: open > 0 ? `${open} answers missing` : `${found} values found`,
@@ -57,8 +65,17 @@ export function progressOf(
       done: total > 0 && settled === total,
     },
     prove: proveProgress(proving),
-    handover: { words: over ? `to ${over.to || 'the site'}` : 'sheet', done: over !== undefined },
+    handover: handoverProgress(state, left),
   };
+}
+
+/** Done once somebody has it, and whatever is open was answered for. */
+function handoverProgress(state: JobState, { items, unanswered }: Left): Progress {
+  const over = standing(state, 'handedOver', 'handedOver');
+  if (!over) return { words: items.length === 0 ? 'ready' : `${items.length} open`, done: false };
+  const to = `to ${over.to || 'the site'}`;
+  if (unanswered.length > 0) return { words: `${to}, ${unanswered.length} open since`, done: false };
+  return { words: items.length === 0 ? to : `${to}, ${items.length} left open`, done: true };
 }
 
 function fitProgress(state: JobState, wiring: JobWiring | null): Progress {

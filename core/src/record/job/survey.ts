@@ -148,6 +148,12 @@ export function mechanicalMeaning(state: JobState): Decoded | null {
   };
 }
 
+/** What was wrong, in the words of the people there; empty where nobody said. */
+export function complaintOf(state: JobState): string {
+  const said = answersOf(state).get('complaint');
+  return typeof said === 'string' ? said : '';
+}
+
 /** What the sheet says of the plate: the unit's own words, and answers that they do not already hold. */
 export function plateLines(plate: string, state: JobState): readonly string[] {
   const answers = answersOf(state);

@@ -9,6 +9,8 @@ import {
   type Program,
   type Proving,
 } from '@brine/core/record/job';
+import type { Finding } from '@brine/core/judgement/checks';
+import { openWork, type OpenWork } from '@brine/core/record/openWork';
 import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
 import { ApiError, request } from '../api/client.ts';
 import type { Job } from '@brine/contract/routes';
@@ -62,7 +64,21 @@ export function openJob(id: string) {
   const proving = computed<Proving>(() =>
     provingOf(state.value, program.value, wiring.value, replacement.value, null, display.unit),
   );
-  const progress = computed(() => progressOf(state.value, program.value, wiring.value, proving.value));
+  /** What the one judgement says, once it was asked; null: what the rules say stands. */
+  const judged = shallowRef<readonly Finding[] | null>(null);
+  /** What is open: one list for the head of the job and all its stations. */
+  const work = computed<OpenWork>(() =>
+    openWork({
+      state: state.value,
+      program: program.value,
+      wiring: wiring.value,
+      proving: proving.value,
+      findings: judged.value ?? program.value.findings,
+    }),
+  );
+  const progress = computed(() =>
+    progressOf(state.value, program.value, wiring.value, proving.value, work.value),
+  );
   const conflicts = computed<readonly Conflict[]>(() => conflictsOf(state.value));
 
   function keep(entries: readonly AcceptedEntry[]): void {
@@ -174,6 +190,8 @@ export function openJob(id: string) {
     program,
     wiring,
     proving,
+    judged,
+    work,
     progress,
     conflicts,
     pending,

@@ -15,11 +15,11 @@ const ofThePage: InjectionKey<Judged> = Symbol('judgement');
 /** Everything that is said against the values in force of the job on this page: one run for all its stations. What the rules say stands at once. */
 export const useJobJudgement = (): Judged => inject(ofThePage, null) ?? judgementOf(useJob());
 
-/** Judges a job once, for whatever stands below. */
-export function provideJudgement(job: OpenJob): Judged {
+/** Judges a job once, for whatever stands below, and for the list of what is open on it. */
+export function provideJudgement(job: OpenJob): void {
   const judged = judgementOf(job);
+  watch(judged.findings, (findings) => (job.judged.value = findings), { immediate: true });
   provide(ofThePage, judged);
-  return judged;
 }
 
 function judgementOf(job: OpenJob): Judged {

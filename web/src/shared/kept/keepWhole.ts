@@ -2,6 +2,7 @@ import type { AcceptedEntry } from '@brine/core/record/entries';
 import { fold, allStanding } from '@brine/core/record/fold';
 import { addressOf, request } from '../api/client.ts';
 import { takeFile } from './files.ts';
+import { noteAssigned } from './myJobs.ts';
 import { kept } from './keptStorage.ts';
 import { wholeStream } from './stream.ts';
 
@@ -45,8 +46,8 @@ export async function keepLibrary(person: string): Promise<void> {
   for (const archived of [false, true]) await request('jobs', { query: { search: '', archived } });
   await request('units', { query: { search: '', archived: false } });
   await request('sites', { query: { search: '', archived: false } });
-  // The first page, and one's practice: without them the rest is no worse.
-  await request('today').catch(() => undefined);
+  const { jobs } = await request('today');
+  await noteAssigned(person, new Set(jobs.flatMap((job) => (job.assignedTo?.id === person ? [job.id] : []))));
   await request('progress').catch(() => undefined);
   const { controllers } = await request('controllers');
   for (const { hash } of controllers) await keepDefinition(person, hash);

@@ -4,7 +4,7 @@ import type { AcceptedEntry } from '@brine/core/record/entries';
 import { searchIn, answersOf } from './answers.ts';
 import { forgetLeft, leaving, noteBack, noteLeaving } from './forgetting.ts';
 import { kept, openKept, type KeptJob } from './keptStorage.ts';
-import { jobsToKeep } from './myJobs.ts';
+import { jobsToKeep, noteAssigned } from './myJobs.ts';
 import { joined } from './stream.ts';
 
 globalThis.structuredClone ??= (value: unknown) => JSON.parse(JSON.stringify(value));
@@ -44,6 +44,7 @@ describe('what is kept of the server', () => {
       job: `j${n}`,
       marked,
       openedAt: marked ? null : `2026-11-${String(n).padStart(2, '0')}`,
+      assigned: false,
       wholeAt: null,
       problem: null,
     });
@@ -51,6 +52,18 @@ describe('what is kept of the server', () => {
     expect(staying.map(({ job: id }) => id)).toEqual([
       'j30',
       ...[5, 6, 7, 8, 9, 10, 11, 12].map((n) => `j${n}`),
+    ]);
+  });
+
+  test('a job that is theirs to go to comes along by itself, and goes when it is handed on', async () => {
+    await noteAssigned('bo', new Set(['a', 'b']));
+    expect(jobsToKeep(await kept().jobs('bo')).map(({ job: id }) => id)).toEqual(['a', 'b']);
+    await kept().noteJob('bo', 'a', { marked: true });
+    await noteAssigned('bo', new Set(['b']));
+    const staying = jobsToKeep(await kept().jobs('bo'));
+    expect(staying.map(({ job: id, marked, assigned }) => [id, marked, assigned])).toEqual([
+      ['a', true, false],
+      ['b', false, true],
     ]);
   });
 

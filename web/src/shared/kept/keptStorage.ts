@@ -28,6 +28,8 @@ export interface KeptJob {
   readonly job: string;
   /** Marked “take along”: it stays until the mark is taken off. */
   readonly marked: boolean;
+  /** Theirs to go to, as the board says: it comes along by itself. */
+  readonly assigned: boolean;
   readonly openedAt: string | null;
   /** Since when all of it is here; null where something is still missing. */
   readonly wholeAt: string | null;
@@ -98,7 +100,15 @@ export function openKept(name = 'brine-dial-kept') {
       return write(person, async (db) => {
         const transaction = begun(db.transaction('jobs', 'readwrite'));
         const before = await transaction.store.get([person, job]);
-        const usual = { person, job, marked: false, openedAt: null, wholeAt: null, problem: null };
+        const usual = {
+          person,
+          job,
+          marked: false,
+          assigned: false,
+          openedAt: null,
+          wholeAt: null,
+          problem: null,
+        };
         await transaction.store.put({ ...usual, ...before, ...change });
         await transaction.done;
       });

@@ -83,13 +83,15 @@ export const useTaken = defineStore('taken', () => {
   async function bringAll(): Promise<void> {
     const who = person;
     if (who === null) return;
-    const staying = jobsToKeep(await kept().jobs(who));
+    let staying = jobsToKeep(await kept().jobs(who));
     const streams = new Set<string>();
     round.value = { done: 0, of: staying.length + 1 };
     try {
       await keepLibrary(who);
       // Answers of the last visit serve the page; they bring nothing here.
       if (serverAway.value) return;
+      // The library told which jobs are theirs by now.
+      staying = jobsToKeep(await kept().jobs(who));
       for (const [i, { job }] of staying.entries()) {
         if (hasLeft(who)) return;
         round.value = { done: i + 1, of: staying.length + 1 };

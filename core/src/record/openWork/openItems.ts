@@ -1,39 +1,9 @@
 import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import { settingOf } from '../../foundation/settings/index.ts';
 import type { Finding } from '../../judgement/checks/index.ts';
-import { allStanding, standing, type Body, type JobState } from '../fold/index.ts';
+import { standing, type JobState } from '../fold/index.ts';
 import type { JobWiring, Program, Proving, RunTest, StationId } from '../job/index.ts';
-
-/** What can be open on a job, in the order of the work. */
-export const openKinds = [
-  'fit',
-  'wires',
-  'wiring',
-  'readings',
-  'codes',
-  'tests',
-  'verdict',
-  'findings',
-  'notStated',
-] as const;
-export type OpenKind = (typeof openKinds)[number];
-
-/** What each kind of open item is called, one and several. */
-export const openKindWords: Readonly<Record<OpenKind, readonly [string, string]>> = {
-  fit: ['thing the control cannot do here', 'things the control cannot do here'],
-  wires: ['wire not done', 'wires not done'],
-  wiring: ['fault in the planned circuit', 'faults in the planned circuit'],
-  readings: ['reading off', 'readings off'],
-  codes: ['code not keyed in', 'codes not keyed in'],
-  tests: ['test open', 'tests open'],
-  verdict: ['verdict not carried out', 'verdicts not carried out'],
-  findings: ['finding without an answer', 'findings without an answer'],
-  notStated: ['thing the booklet does not state', 'things the booklet does not state'],
-};
-
-/** “15 codes not keyed in”. */
-export const countWords = (kind: OpenKind, n: number): string =>
-  `${n} ${openKindWords[kind][n === 1 ? 0 : 1]}`;
+import type { OpenKind } from './kinds.ts';
 
 /** Something that is not finished on a job, from its record. */
 export interface OpenItem {
@@ -43,28 +13,6 @@ export interface OpenItem {
   readonly words: Sentence;
   /** Where it is worked on. */
   readonly station: StationId;
-  /** Tests: it did not pass, or what it claims was not read. */
-  readonly failed?: true;
-}
-
-/** Why items are left open at a hand-over, or when somebody comes back for them. */
-export interface OpenAnswer {
-  readonly kind: OpenKind;
-  /** Ids of the items it was given for. */
-  readonly items: readonly string[];
-  readonly reason: string;
-  /** The follow-up that was made of them; null: a reason alone. */
-  readonly followUp: { readonly due: string; readonly what: string; readonly done: boolean } | null;
-}
-
-/** What a job leaves open, with what was said of it at the hand-over. */
-export interface OpenWork {
-  readonly items: readonly OpenItem[];
-  readonly answers: readonly OpenAnswer[];
-  /** Items for which nobody has said why; after a hand-over new ones among them. */
-  readonly unanswered: readonly OpenItem[];
-  /** Follow-ups that are not done, soonest first. */
-  readonly followUps: readonly { readonly id: string; readonly due: string; readonly what: string }[];
 }
 
 /** What a job is computed from, as the stations show it. */
@@ -80,67 +28,18 @@ export interface JobParts {
 /** Longest name under which an item is kept, in characters. */
 const LONGEST_ITEM = 200;
 
-/** Everything that is open on a job: one list, for its head, its hand-over, its papers and the lead. */
-export function openWork(parts: JobParts): OpenWork {
-  const { state, program, wiring, proving } = parts;
-  const items: readonly OpenItem[] = [
+/** Everything that is not finished on a job, in the order of the work. */
+export function openItems({ state, program, wiring, proving, findings }: JobParts): readonly OpenItem[] {
+  return [
     ...fitItems(wiring),
     ...wireItems(wiring),
     ...codeItems(program),
     ...testItems(wiring, proving),
     ...verdictItems(state),
-    ...findingItems(parts.findings ?? program.findings),
+    ...findingItems(findings ?? program.findings),
     ...notStatedItems(program),
     // What a hand-over keeps of it has an end; the sentence of a problem may be long.
   ].map((item) => ({ ...item, id: item.id.slice(0, LONGEST_ITEM) }));
-  const followUps = allStanding(state, 'followUp').flatMap(({ id, followUp }) =>
-    followUp ? [{ id, ...followUp }] : [],
-  );
-  const answers = answersOf(standing(state, 'handedOver', 'handedOver'), followUps);
-  const isAnswered = (item: OpenItem) =>
-    answers.some(
-      (answer) =>
-        answer.kind === item.kind &&
-        answer.items.includes(item.id) &&
-        // Once somebody was to have come back and has, the reason is used up.
-        !(answer.followUp?.done && answer.reason === ''),
-    );
-  return {
-    items,
-    answers,
-    unanswered: items.filter((item) => !isAnswered(item)),
-    followUps: followUps
-      .filter((f) => !f.done)
-      .map(({ id, due, what }) => ({ id, due, what }))
-      .toSorted((a, b) => a.due.localeCompare(b.due)),
-  };
-}
-
-/** Open items by kind, in the order of the work. */
-export const byKind = (items: readonly OpenItem[]) =>
-  openKinds
-    .map((kind) => ({ kind, items: items.filter((item) => item.kind === kind) }))
-    .filter((group) => group.items.length > 0);
-
-/** “15 codes not keyed in, 14 tests open”; empty where nothing is. */
-export const openSummary = (items: readonly OpenItem[]): string =>
-  byKind(items)
-    .map(({ kind, items: list }) => countWords(kind, list.length))
-    .join(', ');
-
-type StandingFollowUp = NonNullable<Body<'followUp'>['followUp']> & { readonly id: string };
-
-function answersOf(
-  handed: Body<'handedOver'> | undefined,
-  followUps: readonly StandingFollowUp[],
-): readonly OpenAnswer[] {
-  const isKind = (kind: string): kind is OpenKind => (openKinds as readonly string[]).includes(kind);
-  return (handed?.open ?? []).flatMap(({ kind, items, reason, followUp }) => {
-    const made = followUps.find(({ id }) => id === followUp);
-    return isKind(kind)
-      ? [{ kind, items, reason, followUp: made ? { due: made.due, what: made.what, done: made.done } : null }]
-      : [];
-  });
 }
 
 function fitItems(wiring: JobWiring | null): readonly OpenItem[] {
@@ -203,9 +102,9 @@ function testItems(wiring: JobWiring | null, proving: Proving | null): readonly 
     const item = { kind: 'tests', id, station: 'prove' } as const;
     if (run.result === null) return [{ ...item, words: `${title}: not done.` }];
     if (run.result === 'failed')
-      return [{ ...item, failed: true, words: `${title}: failed${run.word ? ` (${run.word})` : ''}.` }];
+      return [{ ...item, words: `${title}: failed${run.word ? ` (${run.word})` : ''}.` }];
     const missing = run.result === 'passed' ? missingEvidence(run, wiring) : null;
-    return missing ? [{ ...item, failed: true, words: `${title}: passed, but ${missing}.` }] : [];
+    return missing ? [{ ...item, words: `${title}: passed, but ${missing}.` }] : [];
   });
 }
 
@@ -213,7 +112,7 @@ function testItems(wiring: JobWiring | null, proving: Proving | null): readonly 
 const DEAD_READINGS = 'dead.meter';
 
 /** What a passed test claims and nobody wrote down; a word with it stands for it. */
-export function missingEvidence(run: RunTest, wiring: JobWiring | null): string | null {
+function missingEvidence(run: RunTest, wiring: JobWiring | null): string | null {
   if (run.word.trim() !== '') return null;
   if (run.test.id === DEAD_READINGS && wiring?.plan) {
     const dead = wiring.judged.filter(({ reading }) => reading.state === 'dead').length;

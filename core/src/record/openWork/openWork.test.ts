@@ -4,7 +4,8 @@ import { family } from '../../../testing/families.ts';
 import type { EntryBody } from '../entries/index.ts';
 import { fold } from '../fold/index.ts';
 import { programOf, provingOf, wiringOf } from '../job/index.ts';
-import { openWork, VERDICT_DONE, type OpenItem } from './openItems.ts';
+import { VERDICT_DONE, type OpenItem } from './openItems.ts';
+import { openWork } from './openWork.ts';
 import { byKind, openSummary } from './index.ts';
 
 const survey: EntryBody[] = [
