@@ -84,7 +84,7 @@ export const companysDay: EndToEndTest = {
       await allSaved(page);
 
       // The papers: nothing that is only planned is said to be set.
-      const paper = (of: string) => `${server.base}/api/jobs/${id}/sheet.pdf?of=${of}&unit=degF`;
+      const paper = (whom: string) => `${server.base}/api/jobs/${id}/sheet.pdf?for=${whom}&unit=degF`;
       const site = await readPdf(await bytesAt(page, paper('site')));
       expectSame(site.pages, 1, 'pages for the site');
       for (const part of [

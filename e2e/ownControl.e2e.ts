@@ -249,7 +249,7 @@ export const ownControl: EndToEndTest = {
       await allSaved(page);
       await page.waitForSelector(byTest('pdf'));
       const href = await page.$eval(byTest('pdf'), (node) =>
-        (node as HTMLAnchorElement).href.replace('of=site', 'of=file'),
+        (node as HTMLAnchorElement).href.replace('for=site', 'for=file'),
       );
       const bytes = await page.evaluate(
         async (url) => [...new Uint8Array(await (await fetch(url)).arrayBuffer())],

@@ -167,7 +167,7 @@ export const wholeJob: EndToEndTest = {
       await seeText(page, 'Handed over to Market office');
       await page.waitForSelector(byTest('pdf'));
       const href = await page.$eval(byTest('pdf'), (node) =>
-        (node as HTMLAnchorElement).href.replace('of=site', 'of=file'),
+        (node as HTMLAnchorElement).href.replace('for=site', 'for=file'),
       );
       const bytes = await page.evaluate(
         async (url) => [...new Uint8Array(await (await fetch(url)).arrayBuffer())],

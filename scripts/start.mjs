@@ -128,8 +128,10 @@ function serve() {
     BRINE_TLS_CERT: options.lan && options.cert ? resolve(options.cert) : '',
     BRINE_TLS_KEY: options.lan && options.key ? resolve(options.key) : '',
     ...(options.lan &&
-      options.cert && { BRINE_PHONE_URL: `https://${lanAddresses()[0] ?? 'localhost'}:${options.port}` }),
-    ...(options['public-url'] && { BRINE_PHONE_URL: options['public-url'] }),
+      options.cert &&
+      !options['public-url'] && {
+        BRINE_PHONE_URL: `https://${lanAddresses()[0] ?? 'localhost'}:${options.port}`,
+      }),
     ...phones?.env,
   };
   serving = options.dev ? developing(env) : startServers(servers, env, finish, () => phones?.tell());

@@ -1,5 +1,6 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import {
+  day,
   freeText,
   idParams,
   listQuery,
@@ -27,9 +28,6 @@ export const jobStates = ['all', 'open', 'late', 'waiting', 'finished'] as const
 export type JobState = (typeof jobStates)[number];
 /** Jobs that one answer lists. */
 export const JOBS_A_PAGE = 200;
-
-/** A day of the calendar, `2026-11-30`. */
-const day = () => string().matches(/^\d{4}-\d{2}-\d{2}$/, 'plannedFor: expected a day, 2026-11-30, or null');
 
 const answersJob = object({ job: job.required() });
 

@@ -10,7 +10,7 @@ export const sheetRoutes = {
     access: 'viewer',
     params: idParams,
     query: object({
-      of: string<'site' | 'file'>().oneOf(['site', 'file'], 'of: expected site or file').default('file'),
+      for: string<'site' | 'file'>().oneOf(['site', 'file'], 'for: expected site or file').default('file'),
       paper: string<'A4' | 'LETTER'>().oneOf(['A4', 'LETTER'], 'paper: expected A4 or LETTER').default('A4'),
       type: string<'small' | 'large'>()
         .oneOf(['small', 'large'], 'type: expected small or large')

@@ -1,6 +1,7 @@
 import type { JobState, JobSummary } from '@brine/contract/routes';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { containing, insert } from '../database/insert.ts';
+import { digitsIn, holdingNumber } from '../database/phone.ts';
 import { jobEntity, type Job } from './job.entity.ts';
 
 /** Which jobs are looked for. */
@@ -14,9 +15,6 @@ export interface JobWish {
   readonly offset: number;
   readonly limit: number;
 }
-
-/** Of fewer digits every telephone number holds some. */
-const LEAST_DIGITS = 4;
 
 /** Somebody has it, and whatever is open was answered for. */
 const FINISHED = `coalesce(jsonb_typeof(summary->'handedOver') = 'object' and (summary->>'unanswered')::int = 0, false)`;
@@ -46,7 +44,7 @@ export function jobRepository(em: EntityManager) {
     /** Jobs whose title, unit or site holds the text, or whose site has the number, newest first; and how many there are. */
     async search(wish: JobWish): Promise<{ readonly jobs: readonly Job[]; readonly total: number }> {
       const { text, unitId, archived, state, personId, today, offset, limit } = wish;
-      const digits = text.replace(/\D/g, '');
+      const number = holdingNumber(text);
       const like = containing(text);
       const held = ['j.title', 'u.name', 'u.tag', 'u.plate', 's.name', 's.place', 's.customer', 's.contact'];
       const conditions: readonly (readonly [string, readonly unknown[]])[] = [
@@ -58,8 +56,8 @@ export function jobRepository(em: EntityManager) {
           ? []
           : [
               [
-                `(${held.map((column) => `${column} ilike ?`).join(' or ')}${digits.length >= LEAST_DIGITS ? " or regexp_replace(s.phone, '[^0-9]', '', 'g') like ?" : ''})`,
-                [...held.map(() => like), ...(digits.length >= LEAST_DIGITS ? [`%${digits}%`] : [])],
+                `(${[...held.map((column) => `${column} ilike ?`), ...(number === null ? [] : [`${digitsIn('s.phone')} like ?`])].join(' or ')})`,
+                [...held.map(() => like), ...(number === null ? [] : [number])],
               ] as const,
             ]),
       ];

@@ -1,5 +1,4 @@
-import type { AnswerOf } from '@brine/contract/routes';
-import type { api } from '@brine/contract/routes';
+import type { AnswerOf, api } from '@brine/contract/routes';
 import type { Services } from '../http/context.ts';
 import { jobViews } from './jobs.service.ts';
 

@@ -6,7 +6,7 @@ import { sheetOf } from './sheets.service.ts';
 export const sheetRoutes = [
   serve(api.sheet, async (input) => {
     const { pdf, name } = await sheetOf(input.services, personOf(input), input.params.id, {
-      of: input.query.of,
+      for: input.query.for,
       paper: input.query.paper,
       type: input.query.type,
       reader: input.query.unit ?? null,

@@ -1,5 +1,5 @@
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
-import type { Paper } from '@brine/core/record/handover';
+import type { PaperFor } from '@brine/core/record/handover';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
@@ -11,7 +11,7 @@ import type { SheetInput } from './sheets.tasks.ts';
 
 /** How a sheet is wanted. */
 export interface SheetWish {
-  readonly of: Paper;
+  readonly for: PaperFor;
   readonly paper: 'A4' | 'LETTER';
   readonly type: 'small' | 'large';
   readonly reader: TemperatureUnit | null;
@@ -24,7 +24,7 @@ export async function sheetOf(
   services: Services,
   person: SignedIn,
   jobId: string,
-  { of, paper, type, reader, address }: SheetWish,
+  { for: whom, paper, type, reader, address }: SheetWish,
 ): Promise<{ readonly pdf: Uint8Array; readonly name: string }> {
   const input = await services.database.transaction(async (repositories) => {
     const { unitId } = await mustFindJob(repositories, jobId);
@@ -37,7 +37,7 @@ export async function sheetOf(
       otherwiseBy: person.name,
     };
   });
-  const made = await services.threads.run('sheetPdf', { sheet: input, of, paper, type });
+  const made = await services.threads.run('sheetPdf', { sheet: input, for: whom, paper, type });
   if (!made) throw new AppError('badInput', 'No new control is chosen on this job yet; choose it in Survey');
   return made;
 }

@@ -5,7 +5,7 @@ import {
   sheetFileName,
   sheetOfJob,
   type LeaveBehindSheet,
-  type Paper,
+  type PaperFor,
 } from '@brine/core/record/handover';
 import type { AcceptedEntry } from '@brine/core/record/entries';
 import { printSheet } from '@brine/core/record/print';
@@ -30,18 +30,21 @@ export interface SheetInput {
 /** The sheet as a PDF with a name for its file; null where no new control is chosen. */
 export async function sheetPdf({
   sheet: input,
-  of,
+  for: whom,
   paper,
   type,
 }: {
   readonly sheet: SheetInput;
-  readonly of: Paper;
+  readonly for: PaperFor;
   readonly paper: 'A4' | 'LETTER';
   readonly type: 'small' | 'large';
 }): Promise<{ readonly pdf: Uint8Array; readonly name: string } | null> {
   const sheet = sheetFrom(input);
   return (
-    sheet && { pdf: await printSheet(sheet, { of, paper, type }, print), name: sheetFileName(sheet, of) }
+    sheet && {
+      pdf: await printSheet(sheet, { for: whom, paper, type }, print),
+      name: sheetFileName(sheet, whom),
+    }
   );
 }
 

@@ -59,8 +59,8 @@ describe('the leave-behind sheet', () => {
         start,
       );
       for (const paper of ['A4', 'LETTER']) {
-        const paperOf = async (of: 'site' | 'file') => {
-          const answer = await tess.call('GET', `/api/jobs/${jobId}/sheet.pdf?of=${of}&paper=${paper}`);
+        const paperOf = async (whom: 'site' | 'file') => {
+          const answer = await tess.call('GET', `/api/jobs/${jobId}/sheet.pdf?for=${whom}&paper=${paper}`);
           expect(answer.headers.get('content-type')).toBe('application/pdf');
           return readPdf(answer.bytes);
         };

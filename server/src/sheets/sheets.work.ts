@@ -28,7 +28,7 @@ export async function makeSheets(means: Means, work: WorkUnderWay): Promise<void
         const link = token && `${address}/u/${token}`;
         return { ...(await sheetInputOf(repositories, jobId)), link };
       });
-      const made = await threads.run('sheetPdf', { sheet, of: 'file', paper, type }, work.signal);
+      const made = await threads.run('sheetPdf', { sheet, for: 'file', paper, type }, work.signal);
       if (made) return { name: `${asFileName(`${unit.site} ${unit.name}`)}.pdf`, content: made.pdf };
     }
     return null;

@@ -1,16 +1,14 @@
 import { raw, type EntityManager } from '@mikro-orm/postgresql';
 import { containing, insert } from '../database/insert.ts';
+import { digitsIn, holdingNumber } from '../database/phone.ts';
 import { siteEntity, type Site } from './site.entity.ts';
-
-/** Of fewer digits every number holds some. */
-const LEAST_DIGITS = 4;
 
 export function siteRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(siteEntity, { id }),
     /** By name, place, customer, contact, or by a telephone number however it is spaced. */
     search: (text: string, archived: boolean, limit: number) => {
-      const digits = text.replace(/\D/g, '');
+      const number = holdingNumber(text);
       return em.find(
         siteEntity,
         {
@@ -20,9 +18,7 @@ export function siteRepository(em: EntityManager) {
               ...(['name', 'place', 'customer', 'contact'] as const).map((field) => ({
                 [field]: { $ilike: containing(text) },
               })),
-              ...(digits.length >= LEAST_DIGITS
-                ? [{ [raw("regexp_replace(phone, '[^0-9]', '', 'g')")]: { $like: `%${digits}%` } }]
-                : []),
+              ...(number === null ? [] : [{ [raw(digitsIn('phone'))]: { $like: number } }]),
             ],
           }),
         },

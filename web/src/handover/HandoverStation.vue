@@ -51,12 +51,12 @@ const papers = [
   { id: 'LETTER' as const, name: 'Letter' },
 ];
 const type = ref<'small' | 'large'>('small');
-const of = ref<'site' | 'file'>('site');
+const whom = ref<'site' | 'file'>('site');
 const twoPapers = [
   { id: 'site' as const, name: 'For the site' },
   { id: 'file' as const, name: 'For the file' },
 ];
-const wish = computed(() => ({ of: of.value, paper: paper.value, type: type.value }));
+const wish = computed(() => ({ for: whom.value, paper: paper.value, type: type.value }));
 const judgement = useJobJudgement();
 const printing = computed(() => ({
   company: session.company?.name ?? '',
@@ -71,7 +71,7 @@ const types = [
 ];
 const address = computed(
   () =>
-    `/api/jobs/${job.id}/sheet.pdf?of=${of.value}&paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
+    `/api/jobs/${job.id}/sheet.pdf?for=${whom.value}&paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
 );
 const versions = computed(() =>
   added(job.state.value, 'sheet').flatMap(({ entry }) =>
@@ -198,9 +198,9 @@ async function handOver() {
       aria-label="Papers"
     >
       <div class="mx-auto mb-3 flex max-w-3xl flex-wrap items-center gap-3">
-        <SegmentedControl v-model="of" label="Which paper" :options="twoPapers" />
+        <SegmentedControl v-model="whom" label="Which paper" :options="twoPapers" />
         <SegmentedControl v-model="paper" label="Paper" :options="papers" />
-        <SegmentedControl v-if="of === 'file'" v-model="type" label="Type" :options="types" />
+        <SegmentedControl v-if="whom === 'file'" v-model="type" label="Type" :options="types" />
         <a
           v-if="waiting === 0 && !serverAway"
           :href="address"

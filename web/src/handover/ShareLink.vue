@@ -5,6 +5,7 @@ import { localDate } from '../shared/display/localTime.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
+import { useCopy } from '../shared/ui/useCopy.ts';
 
 /** The read-only page of the unit behind the QR code of its sheet. */
 const job = useJob();
@@ -13,14 +14,13 @@ const session = useSession();
 const endsAt = ref<string | null>(null);
 /** The link that was just made: told once, since the server keeps no more than its hash. */
 const token = ref<string | null>(null);
-const copied = ref(false);
+const { copied, copy, problem: copyProblem } = useCopy();
 const problem = ref('');
 const unitId = computed(() => job.job.value?.unit.id ?? null);
 const address = computed(() => (token.value ? `${location.origin}/u/${token.value}` : ''));
 async function act(what: 'share' | 'makeShare' | 'revokeShare') {
   if (!unitId.value) return;
   problem.value = '';
-  copied.value = false;
   try {
     const answer = await request(what, { params: { id: unitId.value } });
     const share: { readonly endsAt: string; readonly token?: string } | null =
@@ -29,14 +29,6 @@ async function act(what: 'share' | 'makeShare' | 'revokeShare') {
     token.value = share?.token ?? null;
   } catch (error) {
     problem.value = messageOf(error);
-  }
-}
-async function copy() {
-  try {
-    await navigator.clipboard.writeText(address.value);
-    copied.value = true;
-  } catch {
-    problem.value = 'This browser does not let the page copy; mark the link and copy it';
   }
 }
 watch(unitId, () => void act('share'), { immediate: true });
@@ -59,7 +51,9 @@ watch(unitId, () => void act('share'), { immediate: true });
         }}</a>
       </p>
       <p class="hint">This link is shown once. Copy it now if somebody is to have it without a sheet.</p>
-      <AppButton kind="quiet" class="!px-0" @click="copy">{{ copied ? 'Copied' : 'Copy it' }}</AppButton>
+      <AppButton kind="quiet" class="!px-0" @click="copy(address)">{{
+        copied ? 'Copied' : 'Copy it'
+      }}</AppButton>
     </template>
     <div v-if="session.mayWrite" class="mt-1 flex flex-wrap gap-x-4">
       <AppButton v-if="!endsAt" data-test="make-share" @click="act('makeShare')"
@@ -74,6 +68,6 @@ watch(unitId, () => void act('share'), { immediate: true });
         >
       </template>
     </div>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem || copyProblem" class="problem" role="alert">{{ problem || copyProblem }}</p>
   </section>
 </template>

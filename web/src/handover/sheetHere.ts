@@ -50,7 +50,7 @@ export async function sheetHere(
   const { devicePrinter } = await import('../shared/pdf/printer.ts');
   const bytes = await printSheet(sheet, wish, await devicePrinter());
   return {
-    name: sheetFileName(sheet, wish.of),
+    name: sheetFileName(sheet, wish.for),
     pdf: new Blob([bytes as BlobPart], { type: 'application/pdf' }),
   };
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
 import { request, messageOf } from '../shared/api/client.ts';
+import { useCopy } from '../shared/ui/useCopy.ts';
 import type { PersonLine, Role } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -41,15 +42,7 @@ function toggle(person: PersonLine) {
     confirm(`Disable ${person.name}? They are signed out everywhere at once. You can enable them again.`);
   if (sure) void change(person, { disabled: !person.disabled });
 }
-const copied = ref(false);
-async function copy(address: string) {
-  try {
-    await navigator.clipboard.writeText(address);
-    copied.value = true;
-  } catch {
-    problem.value = 'This browser does not let the page copy; mark the link and copy it';
-  }
-}
+const { copied, copy, problem: copyProblem } = useCopy();
 const reset = (person: PersonLine) =>
   act(async () => {
     const answer = await request('resetPassword', { params: { id: person.id } });
@@ -58,7 +51,6 @@ const reset = (person: PersonLine) =>
 const endSessions = (person: PersonLine) => act(() => request('endSessions', { params: { id: person.id } }));
 function invited(name: string, token: string) {
   inviting.value = false;
-  copied.value = false;
   link.value = { name, address: addressOf(token) };
   void act(async () => undefined);
 }
@@ -72,7 +64,7 @@ onMounted(() => act(async () => undefined));
       <span class="flex-1"></span
       ><AppButton kind="primary" data-test="invite" @click="inviting = true">Invite somebody</AppButton>
     </div>
-    <FormProblem class="mt-3" :message="problem" />
+    <FormProblem class="mt-3" :message="problem ?? copyProblem" />
     <div
       v-if="link"
       class="mt-3 flex flex-wrap items-start gap-5 border-l-4 border-good bg-good-wash px-3 py-3"

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Job } from '@brine/contract/routes';
 import { aJob } from '../../testing/mounting.ts';
-import { endOfWeek, lanesOf, loadsOf } from './board.ts';
+import { lanesOf, loadsOf } from './board.ts';
 
 const TODAY = '2026-11-30';
 const job = (
@@ -58,8 +58,18 @@ describe('the board', () => {
       ['Ida', 0, 0],
     ]);
   });
-  test('a week ends on its Sunday', () => {
-    // 30 November 2026 is a Monday, 6 December a Sunday.
-    expect([endOfWeek('2026-11-30'), endOfWeek('2026-12-06')]).toEqual(['2026-12-06', '2026-12-06']);
+  test('this week ends on its Sunday', () => {
+    // 30 November 2026 is a Monday, 6 December a Sunday (ISO 8601 week 49).
+    const days = ['2026-12-06', '2026-12-07'].map((day) => job(day, day, 'tess'));
+    expect(lanesOf(days, 'everybody', TODAY, null).map(({ title, jobs: [one] }) => [title, one!.id])).toEqual(
+      [
+        ['This week', '2026-12-06'],
+        ['Later', '2026-12-07'],
+      ],
+    );
+    expect(lanesOf(days, 'everybody', '2026-12-06', null).map(({ title }) => title)).toEqual([
+      'Today',
+      'Later',
+    ]);
   });
 });

@@ -1,3 +1,4 @@
+import { endOfISOWeek, format, parseISO } from 'date-fns';
 import type { Job } from '@brine/contract/routes';
 
 /** How jobs are looked at. */
@@ -35,7 +36,7 @@ export function lanesOf(
     const names = [...new Set(chosen.map((job) => job.unit.siteName))].toSorted((a, b) => a.localeCompare(b));
     return names.map((title) => ({ title, jobs: chosen.filter((job) => job.unit.siteName === title) }));
   }
-  const week = endOfWeek(today);
+  const week = format(endOfISOWeek(parseISO(today)), 'yyyy-MM-dd');
   const lanes: readonly [string, (job: Job) => boolean][] = [
     ['Late', (job) => isLate(job, today)],
     ['Today', (job) => job.plannedFor === today],
@@ -46,13 +47,6 @@ export function lanesOf(
   return lanes
     .map(([title, holds]) => ({ title, jobs: chosen.filter(holds) }))
     .filter((lane) => lane.jobs.length > 0);
-}
-
-/** The Sunday of a day's week (ISO 8601: weeks begin on Monday). */
-export function endOfWeek(day: string): string {
-  const date = new Date(`${day}T12:00:00Z`);
-  date.setUTCDate(date.getUTCDate() + ((7 - date.getUTCDay()) % 7));
-  return date.toISOString().slice(0, 10);
 }
 
 /** One person’s load. */

@@ -1,4 +1,4 @@
-export { type Paper, sheetFileName, sheetOfJob } from './jobSheet.ts';
+export { type PaperFor, sheetFileName, sheetOfJob } from './jobSheet.ts';
 export { plainWords } from './plainWords.ts';
 export { sharedPage } from './sharedPage.ts';
 export {

@@ -10,8 +10,8 @@ import { inUnitOf } from '../inUnit/index.ts';
 import { openWork } from '../openWork/index.ts';
 import { leaveBehindSheet, type LeaveBehindSheet } from './sheet.ts';
 
-/** The two papers of a job: the page for the people on site, and the pages for the file. */
-export type Paper = 'site' | 'file';
+/** For whom a paper of a job is: the people on site, or the file. */
+export type PaperFor = 'site' | 'file';
 
 /** What the sheet of a job is made of, on the server and on a device. */
 export interface JobSheetInput {
@@ -81,5 +81,5 @@ function verdictOf(state: JobState): string {
 }
 
 /** A name for the file of a sheet. */
-export const sheetFileName = (sheet: LeaveBehindSheet, paper: Paper = 'file'): string =>
-  `${`${sheet.unit} ${sheet.date} ${paper === 'site' ? 'for the site' : 'for the file'}`.replace(/[^\w. -]+/g, '').trim() || 'sheet'}.pdf`;
+export const sheetFileName = (sheet: LeaveBehindSheet, whom: PaperFor = 'file'): string =>
+  `${`${sheet.unit} ${sheet.date} ${whom === 'site' ? 'for the site' : 'for the file'}`.replace(/[^\w. -]+/g, '').trim() || 'sheet'}.pdf`;

@@ -1,12 +1,11 @@
-import type { LeaveBehindSheet, Paper } from '../handover/index.ts';
+import type { LeaveBehindSheet, PaperFor } from '../handover/index.ts';
 import type { PrintedDocument } from './document.ts';
 import { fileDocument } from './fileDocument.ts';
 import { siteDocument, siteTries } from './siteDocument.ts';
 
 /** How a paper is wanted. */
 export interface SheetWish {
-  /** Which of the two. */
-  readonly of: Paper;
+  readonly for: PaperFor;
   readonly paper: 'A4' | 'LETTER';
   /** Of the pages for the file: small, or large for people without their glasses. The page for the site is large by itself. */
   readonly type: 'small' | 'large';
@@ -25,10 +24,10 @@ const fileType = { small: 9, large: 11.5 } as const;
  */
 export async function printSheet(
   sheet: LeaveBehindSheet,
-  { of, paper, type }: SheetWish,
+  { for: whom, paper, type }: SheetWish,
   print: Printer,
 ): Promise<Uint8Array> {
-  if (of === 'file') return (await print(fileDocument(sheet, paper, fileType[type]))).bytes;
+  if (whom === 'file') return (await print(fileDocument(sheet, paper, fileType[type]))).bytes;
   for (const fullness of siteTries) {
     const { bytes, pages } = await print(siteDocument(sheet, paper, fullness));
     if (pages <= 1) return bytes;
