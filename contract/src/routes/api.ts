@@ -1,5 +1,6 @@
 import type { RouteName } from '../paths/index.ts';
 import { authRoutes } from './auth.ts';
+import { calendarRoutes } from './calendars.ts';
 import { companyRoutes } from './company.ts';
 import { controllerRoutes } from './controllers.ts';
 import { exportRoutes } from './exports.ts';
@@ -34,6 +35,7 @@ export const api = {
   ...logRoutes,
   ...shareRoutes,
   ...exportRoutes,
+  ...calendarRoutes,
 } as const satisfies Readonly<Record<RouteName, unknown>>;
 
 export type Api = typeof api;

@@ -55,6 +55,8 @@ export const jobRoutes = {
         .oneOf(jobStates, `state: expected one of ${jobStates.join(', ')}`)
         .default('all'),
       person: uuid('person').optional(),
+      /** The day where the reader is: late is what was planned before it. */
+      today: day().optional().default(undefined),
       page: number()
         .typeError('page: expected a number')
         .integer('page: expected a whole number')

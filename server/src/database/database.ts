@@ -2,6 +2,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { attemptRepository } from '../auth/attempt.repository.ts';
 import { sessionRepository } from '../auth/session.repository.ts';
 import { ticketRepository } from '../auth/ticket.repository.ts';
+import { calendarFeedRepository } from '../calendars/calendarFeed.repository.ts';
 import { companyRepository } from '../company/company.repository.ts';
 import { controllerRepository } from '../controllers/controller.repository.ts';
 import { entryRepository } from '../jobs/entry.repository.ts';
@@ -39,6 +40,7 @@ export function repositoriesOn(em: EntityManager) {
     shares: shareRepository(em),
     work: workRepository(em),
     reviews: reviewRepository(em),
+    calendarFeeds: calendarFeedRepository(em),
   };
 }
 

@@ -1,3 +1,4 @@
+import { calendarFeedEntity } from '../calendars/calendarFeed.entity.ts';
 import { companyEntity } from '../company/company.entity.ts';
 import { controllerEntity } from '../controllers/controller.entity.ts';
 import { entryEntity } from '../jobs/entry.entity.ts';
@@ -35,4 +36,5 @@ export const entities = [
   logEntity,
   shareEntity,
   workEntity,
+  calendarFeedEntity,
 ];

@@ -1,4 +1,5 @@
 import { authRoutes } from '../auth/auth.routes.ts';
+import { calendarRoutes } from '../calendars/calendars.routes.ts';
 import { changeRoutes } from '../changes/changes.routes.ts';
 import { companyRoutes } from '../company/company.routes.ts';
 import { controllerRoutes } from '../controllers/controllers.routes.ts';
@@ -36,4 +37,5 @@ export const routes: readonly ServedRoute[] = [
   ...exportRoutes,
   ...workRoutes,
   ...changeRoutes,
+  ...calendarRoutes,
 ];

@@ -118,6 +118,25 @@ export function jobRepository(em: EntityManager) {
       );
       return inOrder(rows.map(({ id }) => id));
     },
+    /** Jobs of a person that are not finished and have a day, the first first. */
+    async plannedOf(personId: string, limit: number): Promise<readonly Job[]> {
+      const rows = await em.execute<{ id: string }[]>(
+        `select id from job where archived_at is null and assigned_to = ? and planned_for is not null and not (${FINISHED})
+          order by planned_for limit ?`,
+        [personId, limit],
+      );
+      return inOrder(rows.map(({ id }) => id));
+    },
+    /** Finished jobs of a person (assigned, or opened by them where nobody was) of which something is due, the first first. */
+    async dueOf(personId: string, limit: number): Promise<readonly Job[]> {
+      const rows = await em.execute<{ id: string }[]>(
+        `select id from job where archived_at is null and coalesce(assigned_to, created_by) = ? and ${FINISHED}
+            and least(summary->'followUp'->>'due', summary->>'calibrationDue') is not null
+          order by least(summary->'followUp'->>'due', summary->>'calibrationDue') limit ?`,
+        [personId, limit],
+      );
+      return inOrder(rows.map(({ id }) => id));
+    },
     /** Jobs that went on since they were summarised, some of them by chance. */
     toSummarise: (limit: number) =>
       em

@@ -16,6 +16,7 @@ export function listJobs(
     readonly archived: boolean;
     readonly state: JobState;
     readonly person?: string | undefined;
+    readonly today?: string | null | undefined;
     readonly page: number;
   },
 ): Promise<{ readonly jobs: readonly JobView[]; readonly total: number }> {
@@ -26,7 +27,7 @@ export function listJobs(
       archived: wish.archived,
       state: wish.state,
       personId: wish.person ?? null,
-      today: services.now().toISOString().slice(0, 10),
+      today: wish.today ?? services.now().toISOString().slice(0, 10),
       offset: wish.page * JOBS_A_PAGE,
       limit: JOBS_A_PAGE,
     });

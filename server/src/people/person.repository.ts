@@ -8,6 +8,8 @@ export function personRepository(em: EntityManager) {
     byLogin: (login: string) => em.findOne(personEntity, { login: login.toLowerCase() }),
     byIds: (ids: readonly string[]) => em.find(personEntity, { id: { $in: [...ids] } }),
     all: () => em.find(personEntity, {}, { orderBy: { name: 'asc' } }),
+    /** Until the transaction ends nobody else changes what belongs to this person alone. */
+    lock: (id: string) => em.execute('select 1 from person where id = ? for no key update', [id]),
     lockLeads: () => em.execute(`select id from person where role = 'lead' order by id for update`),
     countActiveLeads: () =>
       em.count(personEntity, { role: 'lead', disabledAt: null, passwordHash: { $ne: null } }),

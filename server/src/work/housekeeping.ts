@@ -14,6 +14,7 @@ export async function keepHouse({ database, now }: Means): Promise<void> {
   await database.transaction(async (repositories) => {
     const before = new Date(now().getTime() - KEPT_DAYS * DAY_MS);
     await repositories.shares.dropBefore(before);
+    await repositories.calendarFeeds.dropBefore(before);
     await repositories.work.dropBefore(before);
   });
 }

@@ -1,6 +1,7 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Job, JobState } from '@brine/contract/routes';
 import { messageOf, request } from '../shared/api/client.ts';
+import { localDate } from '../shared/display/localTime.ts';
 import { useChanges } from '../shared/live/changes.ts';
 import { cutText } from '../shared/ui/cutText.ts';
 
@@ -28,6 +29,7 @@ export function useJobList(first: { readonly search: string; readonly state: Job
         archived: archived.value,
         // What is usual is not said: its answer is the one that is kept on the device.
         ...(state.value !== 'all' && { state: state.value }),
+        ...(state.value === 'late' && { today: localDate(new Date().toISOString()) }),
         ...(n > 0 && { page: n }),
       },
     });

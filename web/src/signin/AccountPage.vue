@@ -10,6 +10,7 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import TextField from '../shared/ui/TextField.vue';
+import MyCalendar from './MyCalendar.vue';
 import OnAPhone from './OnAPhone.vue';
 
 /** One’s own account: the password, and where one is signed in. */
@@ -118,6 +119,7 @@ const machine = (browser: string) =>
           </li>
         </ul>
       </section>
+      <MyCalendar class="md:col-span-2" />
       <OnAPhone class="md:col-span-2" />
     </div>
   </section>

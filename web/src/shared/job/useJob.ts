@@ -19,12 +19,13 @@ import { useOutbox } from '../outbox/outboxStore.ts';
 import { joined, entriesAfter, keptStream } from '../kept/stream.ts';
 import { kept, type KeptStream } from '../kept/keptStorage.ts';
 import { noteOpened } from '../kept/myJobs.ts';
-import { useChanges } from '../live/changes.ts';
+import { changesAreTold, useChanges } from '../live/changes.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { definitionByHash } from './definitions.ts';
 
-/** How often other people's entries are asked for while the page is looked at. */
+/** How often other people's entries are asked for while the page is looked at: seldom where the server tells of them. */
 const POLL_MS = 3000;
+const SELDOM_MS = 30_000;
 
 /** One job on this page: its stream, what is computed from it, and the way to write to it. */
 export function openJob(id: string) {
@@ -143,7 +144,7 @@ export function openJob(id: string) {
     } catch {
       // The server is away: what was typed waits in the outbox, and the next round asks again.
     }
-    timer = setTimeout(() => void poll(), POLL_MS);
+    timer = setTimeout(() => void poll(), changesAreTold() && loaded.value ? SELDOM_MS : POLL_MS);
   }
 
   // Somebody else wrote: it is asked for at once, not at the next round.

@@ -1,0 +1,26 @@
+import { Migration } from '@mikro-orm/migrations';
+
+/** The calendar of a person behind a link, and the company's mark on papers. */
+export class Migration0014CalendarsAndLogo extends Migration {
+  override up(): void {
+    this.addSql(`
+      create table calendar_feed (
+        id uuid primary key,
+        token_hash varchar(64) not null unique,
+        person_id uuid not null references person (id),
+        created_at timestamptz not null,
+        revoked_at timestamptz null
+      );
+      create unique index calendar_feed_one_open on calendar_feed (person_id) where revoked_at is null;
+      alter table company add column logo bytea null;
+      alter table company add column logo_type varchar(40) null;
+    `);
+  }
+
+  override down(): void {
+    this.addSql(`
+      alter table company drop column logo_type, drop column logo;
+      drop table calendar_feed;
+    `);
+  }
+}
