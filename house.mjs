@@ -184,6 +184,7 @@ export const coreRooms = {
     'machines/box',
   ],
   'logs/analysis': ['foundation/limits', 'foundation/statistics', 'logs/reading'],
+  'logs/excursions': [],
   'logs/reading': ['foundation/files', 'foundation/limits', 'foundation/quantities'],
   'machines/box': [
     'foundation/limits',
@@ -241,7 +242,13 @@ export const coreRooms = {
     'record/openWork',
     'wiring/circuit',
   ],
-  'record/history': ['controllers/definitions', 'record/entries', 'record/fold'],
+  'record/history': [
+    'controllers/definitions',
+    'foundation/quantities',
+    'judgement/commissioning',
+    'record/entries',
+    'record/fold',
+  ],
   'record/inUnit': [
     'controllers/definitions',
     'foundation/settings',
@@ -301,7 +308,15 @@ export const coreRooms = {
     'record/fold',
     'record/job',
   ],
-  'record/print': ['record/handover'],
+  'record/print': ['record/handover', 'record/report'],
+  'record/report': [
+    'foundation/quantities',
+    'foundation/regulation',
+    'foundation/settings',
+    'logs/excursions',
+    'record/handover',
+    'record/history',
+  ],
   'wiring/circuit': ['foundation/files'],
   'wiring/conversion': [
     'controllers/definitions',

@@ -125,7 +125,10 @@ function logged(services: Services): MiddlewareHandler<Env> {
     await next();
     const { pathname } = new URL(context.req.url);
     // Links carry a secret in their path.
-    const path = pathname.replace(/^(\/api\/links\/|\/link\/|\/api\/share\/|\/api\/calendar\/|\/u\/).+/, '$1…');
+    const path = pathname.replace(
+      /^(\/api\/links\/|\/link\/|\/api\/share\/|\/api\/calendar\/|\/u\/).+/,
+      '$1…',
+    );
     services.log.info(
       {
         requestId,

@@ -56,6 +56,7 @@ export const paths = {
   stopWork: { method: 'delete', path: '/work/:id' },
   workFile: { method: 'get', path: '/work/:id/file' },
   startSheets: { method: 'post', path: '/work/sheets' },
+  startReport: { method: 'post', path: '/work/reports' },
   startJobFiles: { method: 'post', path: '/work/job-files' },
   sheet: { method: 'get', path: '/jobs/:id/sheet.pdf' },
   logs: { method: 'get', path: '/jobs/:id/logs' },

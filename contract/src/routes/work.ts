@@ -1,10 +1,10 @@
 import { object, string, type InferType } from 'yup';
-import { idParams, uuid, type DeepReadonly } from '../fields/index.ts';
+import { day, idParams, uuid, type DeepReadonly } from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, flag, list, said } from './views.ts';
 
-export const workKinds = ['review', 'sheets', 'jobFiles'] as const;
+export const workKinds = ['review', 'sheets', 'jobFiles', 'report'] as const;
 export type WorkKind = (typeof workKinds)[number];
 
 export const workStates = ['waiting', 'running', 'done', 'failed', 'stopped'] as const;
@@ -57,7 +57,11 @@ export const workRoutes = {
     summary: 'The file that a piece of work made; for its asker and for leads',
     access: 'viewer',
     params: idParams,
-    file: ['application/zip'],
+    file: [
+      'application/zip',
+      'application/pdf',
+      'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    ],
   }),
   startSheets: contract({
     ...paths.startSheets,
@@ -70,6 +74,27 @@ export const workRoutes = {
       type: string<'small' | 'large'>()
         .oneOf(['small', 'large'], 'type: expected small or large')
         .default('small'),
+    }),
+    answer: answersWork,
+  }),
+  startReport: contract({
+    ...paths.startReport,
+    summary:
+      'Begins a report for the customer on the units of a site, or of all sites, for a period of days, as PDF or spreadsheet',
+    access: 'technician',
+    status: 202,
+    body: object({
+      site: uuid('site').nullable().optional().default(null),
+      from: day().required('from: expected a day'),
+      to: day()
+        .required('to: expected a day')
+        .test(
+          'order',
+          'to: expected the same day as from, or one after it',
+          (to, { parent }) => String(to) >= String((parent as { from?: unknown }).from),
+        ),
+      format: string<'pdf' | 'xlsx'>().oneOf(['pdf', 'xlsx'], 'format: expected pdf or xlsx').default('pdf'),
+      paper: string<'A4' | 'LETTER'>().oneOf(['A4', 'LETTER'], 'paper: expected A4 or LETTER').default('A4'),
     }),
     answer: answersWork,
   }),

@@ -81,9 +81,7 @@ describe('the calendar of a person', () => {
     await gone.signIn('gone');
     const { token } = (await gone.call('POST', '/api/me/calendar')).json.link;
     expect((await read(token)).status).toBe(200);
-    await harness.orm.em
-      .getConnection()
-      .execute('update person set disabled_at = now() where id = ?', [id]);
+    await harness.orm.em.getConnection().execute('update person set disabled_at = now() where id = ?', [id]);
     expect((await read(token)).status).toBe(404);
     expect((await read('../../x')).status).toBe(404);
     expect((await read('A'.repeat(22))).status).toBe(404);

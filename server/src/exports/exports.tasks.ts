@@ -7,6 +7,7 @@ import { provingOf, wiringOf } from '@brine/core/record/job';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
 import { jobProgramOf, readMaterial } from '../jobs/jobProgram.ts';
 import { calendarOf } from './calendar.ts';
+import { sheetRows } from './spreadsheet.ts';
 
 /** A table of a job as the bytes of its file. */
 export async function tableFile({
@@ -82,18 +83,5 @@ function provenJob(material: JobMaterial) {
   return { program, wiring, proving };
 }
 
-/** A spreadsheet of one sheet. Texts are stored as texts, so that none is run as a formula; one that looks like one gets an apostrophe besides. */
-async function xlsxOf(table: Table): Promise<Uint8Array> {
-  const text = (cell: string) => (/^[=+@\t\r]|^-(?![\d.]+$)/.test(cell) ? `'${cell}` : cell);
-  const head = table.header.map((value) => ({ value, type: String, fontWeight: 'bold' as const }));
-  const rows = table.rows.map((row) =>
-    row.map((cell) =>
-      cell === null
-        ? null
-        : typeof cell === 'number'
-          ? { value: cell, type: Number }
-          : { value: text(cell), type: String },
-    ),
-  );
-  return new Uint8Array(await writeXlsxFile([head, ...rows]).toBuffer());
-}
+/** A spreadsheet of one sheet. */
+const xlsxOf = async (table: Table) => new Uint8Array(await writeXlsxFile(sheetRows(table)).toBuffer());

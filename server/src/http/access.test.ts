@@ -40,13 +40,14 @@ describe('every route checks who calls', () => {
     },
   );
 
-  test('public routes are exactly signing in and out, one-time links, and the page of a unit behind its sheet’s code', () => {
+  test('public routes are exactly signing in and out, one-time links, the page of a unit behind its sheet’s code, and a calendar behind its link', () => {
     expect(routes.filter((r) => r.access === 'public').map((r) => `${r.method} ${r.path}`)).toEqual([
       'post /sign-in',
       'post /sign-out',
       'get /links/:token',
       'post /links/:token',
       'get /share/:token',
+      'get /calendar/:file',
     ]);
   });
 

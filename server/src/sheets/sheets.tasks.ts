@@ -54,7 +54,8 @@ export function sharedPageOf(input: SheetInput): SharedPage | null {
   return sheet && sharedPage(sheet);
 }
 
-function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
+/** The sheet of a job as data; null where no new control is chosen. */
+export function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
   const { material, unit, site, otherwiseBy, link, reader } = input;
   const { entries, state, program, pin, control } = jobProgramOf(material);
   if (!pin || !control) return null;

@@ -31,6 +31,15 @@ export function unitRepository(em: EntityManager) {
           order by s.name, u.tag, u.name, u.id`,
         siteId === null ? [] : [siteId],
       ),
+    /** Units in use with at least one job, archived or not, of a site or of all, in the order of a list. */
+    withAnyJob: (siteId: string | null) =>
+      em.execute<{ id: string }[]>(
+        `select u.id from unit u join site s on s.id = u.site_id
+          where u.archived_at is null ${siteId === null ? '' : 'and u.site_id = ?'}
+            and exists (select 1 from job j where j.unit_id = u.id)
+          order by s.name, u.tag, u.name, u.id`,
+        siteId === null ? [] : [siteId],
+      ),
     create: (unit: Omit<Unit, 'version'>) => insert(em, unitEntity, unit),
     save: () => em.flush(),
   };

@@ -1,14 +1,11 @@
-import { createReadStream } from 'node:fs';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Means } from '../http/context.ts';
 import { BACKGROUND_THREADS } from '../threads/threads.ts';
 import { inOwnFolder } from './inOwnFolder.ts';
+import { keepFile } from './keepFile.ts';
 import { NotOurs, type WorkUnderWay } from './kind.ts';
 import { sideBySide } from './sideBySide.ts';
-
-/** Pieces a file is kept in, bytes. */
-const PIECE = 1 << 20;
 
 /** One file of an archive: its name, and what stands in it. */
 export interface ArchiveFile {
@@ -47,20 +44,9 @@ export async function archive<Item>(
     const names = apart(made.sort((a, b) => a.at - b.at));
     const zip = join(folder, 'zip');
     await threads.run('zipFiles', { folder, names, into: zip }, work.signal);
-    await keep(means, work, zip, zipName);
+    await keepFile(means, work, zip, zipName);
     return made.length;
   });
-}
-
-async function keep({ database }: Means, work: WorkUnderWay, path: string, name: string): Promise<void> {
-  let position = 0;
-  for await (const piece of createReadStream(path, { highWaterMark: PIECE })) {
-    await database.transaction((repositories) =>
-      repositories.work.addPiece(work.id, position, piece as Uint8Array),
-    );
-    position += 1;
-  }
-  await database.transaction((repositories) => repositories.work.nameFile(work.id, name, position));
 }
 
 /** Two files of one name are told apart by a number. */

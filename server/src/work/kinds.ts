@@ -1,5 +1,6 @@
 import type { WorkKind } from '@brine/contract/routes';
 import { writeJobFiles } from '../exports/jobFiles.work.ts';
+import { makeReport } from '../reports/report.work.ts';
 import { reviewUnits } from '../reviews/review.work.ts';
 import { makeSheets } from '../sheets/sheets.work.ts';
 import type { DoWork } from './kind.ts';
@@ -9,4 +10,5 @@ export const workKinds: Readonly<Record<WorkKind, DoWork>> = {
   review: reviewUnits,
   sheets: makeSheets,
   jobFiles: writeJobFiles,
+  report: makeReport,
 };

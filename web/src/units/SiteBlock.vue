@@ -36,8 +36,8 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
           v-if="!site.archived && units.length > 0"
           class="link"
           :to="{ path: '/work', query: { site: site.id } }"
-          title="The sheet of every unit here, as one file"
-          >Sheets</RouterLink
+          title="A report for the customer, and the sheet of every unit here as one file"
+          >Report, sheets</RouterLink
         >
         <button type="button" class="link" @click="$emit('edit')">Edit</button>
         <button type="button" class="link" @click="$emit('archive')">

@@ -81,6 +81,9 @@ const more = computed(() => {
   return drift.length + followUps.length + calibrations.length + alarms.length > 0 || sheets.length > 1;
 });
 const meaning = (setting: string | null) => (setting && isSettingId(setting) ? settingOf(setting).label : '');
+/** Who wrote a line, as its job names them. */
+const nameOf = (line: { readonly job: string; readonly by: string | null }) =>
+  (line.by !== null && jobs.value.find(({ id }) => id === line.job)?.names[line.by]) || 'somebody';
 const overdue = (due: string) => due < today;
 </script>
 

@@ -60,3 +60,23 @@ test('in error: the sentence of the server', async () => {
   });
   expect(page.text()).toContain('The database does not answer');
 });
+
+test('a report for the customer is asked for by site and days; what is wrong with it stands beside', async () => {
+  const page = await mountPage(WorkPage, {
+    role: 'technician',
+    answers: {
+      'GET /api/work': { works: [] },
+      'GET /api/sites': { sites: [{ id: 's1', name: 'Own quay' }] },
+      'POST /api/work/reports': refusal(400, 'to: expected the same day as from, or one after it'),
+    },
+  });
+  await page.get('[data-test="report-site"]').setValue('s1');
+  await page.get('[data-test="report-from"]').setValue('2026-03-01');
+  await page.get('[data-test="report-to"]').setValue('2026-02-01');
+  await page.get('[data-test="report-as"]').setValue('xlsx');
+  await page.get('[data-test="report-form"]').trigger('submit');
+  await settle();
+  const sent = asked.find((line) => line.startsWith('POST /api/work/reports'))!;
+  for (const part of ['s1', '2026-03-01', '2026-02-01', 'xlsx']) expect(sent).toContain(part);
+  expect(page.text()).toContain('one after it');
+});

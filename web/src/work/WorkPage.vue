@@ -5,6 +5,7 @@ import { messageOf, request } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import ReportForm from './ReportForm.vue';
 import SheetsForm from './SheetsForm.vue';
 import WorkLine from './WorkLine.vue';
 
@@ -46,10 +47,11 @@ onMounted(load);
   <section class="mx-auto w-full max-w-5xl px-4 py-5 sm:px-6" data-test="work-page">
     <h1>Work under way</h1>
     <p class="hint mt-1 max-w-3xl">
-      Reviews, sheets and files that take longer than a page should wait. They go on when it is closed, and if
-      a server fails another takes them up. Files are kept for 30 days.
+      Reports, reviews, sheets and files that take longer than a page should wait. They go on when it is
+      closed, and if a server fails another takes them up. Files are kept for 30 days.
       <template v-if="session.isLead">You lead, so you see everybody’s.</template>
     </p>
+    <ReportForm v-if="session.mayWrite" class="mt-4" @made="load" />
     <div v-if="session.mayWrite" class="mt-3 flex flex-wrap items-center gap-3">
       <SheetsForm @made="load" />
       <span class="flex-1"></span>

@@ -9,3 +9,4 @@ export {
   type Measure,
   type TestResult,
 } from './test.ts';
+export { testName } from './names.ts';

@@ -10,4 +10,4 @@ export {
   type SheetLine,
   type SheetWire,
 } from './sheet.ts';
-export { type Table, tablesOf } from './tables.ts';
+export { type Cell, type Table, tablesOf } from './tables.ts';

@@ -1,1 +1,7 @@
-export { type HistoryJob, type KeptSheet, unitHistory } from './unitHistory.ts';
+export {
+  type HistoryJob,
+  type HistoryLine,
+  type KeptSheet,
+  unitHistory,
+  type UnitHistory,
+} from './unitHistory.ts';

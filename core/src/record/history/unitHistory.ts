@@ -1,6 +1,8 @@
 import { sameCodeValue } from '../../controllers/definitions/index.ts';
 import { added, fold, type JobState } from '../fold/index.ts';
 import type { AcceptedEntry, EntryBody, FrozenRow } from '../entries/index.ts';
+import { printNumber } from '../../foundation/quantities/index.ts';
+import { testName } from '../../judgement/commissioning/index.ts';
 import { byReceipt, isAccepted, receiptOf, typedAt } from './receipt.ts';
 
 /** A job of a unit with its stream. */
@@ -39,6 +41,8 @@ export interface HistoryLine {
   readonly job: string;
   readonly words: string;
   readonly kind: EntryBody['kind'] | 'job';
+  /** Who wrote it, by id; null for the job itself, and for what was imported. */
+  readonly by: string | null;
   /** Who wrote it elsewhere, where it was imported; null for our own. */
   readonly foreign: string | null;
 }
@@ -217,7 +221,14 @@ function linesOf(job: HistoryJob): readonly PlacedLine[] {
   const lines: PlacedLine[] = [
     {
       received: job.createdAt,
-      line: { at: job.createdAt, job: job.id, kind: 'job', words: `Job opened: ${job.title}`, foreign: null },
+      line: {
+        at: job.createdAt,
+        job: job.id,
+        kind: 'job',
+        words: `Job opened: ${job.title}`,
+        by: null,
+        foreign: null,
+      },
     },
   ];
   for (const entry of job.entries) {
@@ -227,11 +238,11 @@ function linesOf(job: HistoryJob): readonly PlacedLine[] {
     if (words !== null)
       lines.push({
         received: receiptOf(entry),
-        line: { at, job: job.id, kind: body.kind, words, foreign: entry.foreign?.author ?? null },
+        line: { at, job: job.id, kind: body.kind, words, ...whoWrote(entry) },
       });
     else {
-      // What comes by the dozen is told once a day.
-      const key = `${body.kind} ${at.slice(0, 10)}`;
+      // What comes by the dozen is told once a day for each who did it.
+      const key = `${body.kind} ${at.slice(0, 10)} ${entry.author}`;
       counts.set(key, { n: (counts.get(key)?.n ?? 0) + 1, entry, kind: body.kind });
     }
   }
@@ -245,12 +256,18 @@ function linesOf(job: HistoryJob): readonly PlacedLine[] {
           job: job.id,
           kind,
           words: `${n} ${n === 1 ? plural[0] : plural[1]}`,
-          foreign: null,
+          ...whoWrote(entry),
         },
       });
   }
   return lines;
 }
+
+/** An offset as the display has it. */
+const offset = (value: number | null) => (value === null ? '?' : printNumber(value, 2));
+
+const whoWrote = ({ foreign, author }: AcceptedEntry) =>
+  foreign ? { by: null, foreign: foreign.author } : { by: author, foreign: null };
 
 const countWords: Readonly<Partial<Record<EntryBody['kind'], readonly [string, string]>>> = {
   found: ['value read from the old control', 'values read from the old control'],
@@ -273,10 +290,12 @@ function wordsOf(body: EntryBody): string | null {
       return `Handed over${body.to ? ` to ${body.to}` : ''}`;
     case 'calibration':
       return body.record
-        ? `Calibrated ${body.record.probe}${body.record.code ? `: code ${body.record.code}, ${body.record.before ?? '?'} → ${body.record.after ?? '?'} ${body.record.unit}` : ''}`
+        ? `Calibrated ${body.record.probe}${body.record.code ? `: code ${body.record.code}, ${offset(body.record.before)} → ${offset(body.record.after)} ${body.record.unit}` : ''}`
         : null;
     case 'test':
-      return body.result ? `Test ${body.test}: ${body.result}${body.word ? ` (${body.word})` : ''}` : null;
+      return body.result
+        ? `Test “${testName(body.test)}”: ${body.result === 'skipped' ? 'left out' : body.result}${body.word ? ` (${body.word})` : ''}`
+        : null;
     case 'verdict':
       return body.decision ? `Complaint: ${body.words || body.decision}` : null;
     case 'log':

@@ -35,6 +35,15 @@ export const tableLayouts = {
     paddingLeft: (column: number) => (column === 0 ? 0 : 8),
     paddingRight: () => 0,
   },
+  underlined: {
+    hLineWidth: (row: number) => (row === 1 ? 0.8 : 0),
+    vLineWidth: () => 0,
+    hLineColor: () => ink,
+    paddingTop: () => 0,
+    paddingBottom: () => 1,
+    paddingLeft: () => 0,
+    paddingRight: () => 0,
+  },
   hairlines: {
     hLineWidth: () => 0.4,
     vLineWidth: () => 0,

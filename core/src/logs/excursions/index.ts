@@ -1,0 +1,1 @@
+export { type Excursion, excursionsOf, type ExcursionLimits } from './excursions.ts';
