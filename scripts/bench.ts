@@ -1,3 +1,4 @@
+import { largeLists } from '../e2e/load/lists.ts';
 import { underLoad } from '../e2e/load/underLoad.ts';
 import { ensureBuilt } from './lib/build.mjs';
 import { floodBounds } from './bench/flood.ts';
@@ -48,6 +49,7 @@ if (process.argv.includes('--check')) {
   const bounds = [
     ...simulationBounds(read('docs/formats/examples/fish-freezer.scenario.json')),
     ...(await floodBounds()),
+    ...(await largeLists((text) => process.stdout.write(`       ${text}\n`))),
     ...(await underLoad((text) => process.stdout.write(`       ${text}\n`))),
   ];
   for (const { name, measured, bound, unit: of } of bounds)

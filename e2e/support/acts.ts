@@ -127,6 +127,19 @@ export async function choose(page: Page, selector: string, text: string): Promis
   await page.select(selector, value);
 }
 
+/** Finds one of many in a field that looks for what is typed, and chooses the first whose line holds the text. */
+export async function findOne(page: Page, selector: string, text: string): Promise<void> {
+  await page.waitForSelector(selector);
+  await page.focus(selector);
+  const option = await page.waitForFunction(
+    (wanted) =>
+      [...document.querySelectorAll('[role="option"]')].find((node) => node.textContent?.includes(wanted)),
+    {},
+    text,
+  );
+  await (option as ElementHandle<Element>).click();
+}
+
 /** Waits until nothing waits to be sent. */
 export async function allSaved(page: Page): Promise<void> {
   await page.waitForFunction(

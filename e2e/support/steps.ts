@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { byTest, choose, click, fill, seeText, signIn } from './acts.ts';
+import { byTest, choose, click, fill, findOne, seeText, signIn } from './acts.ts';
 
 export const PASSWORD = 'salt-and-ice';
 
@@ -7,7 +7,7 @@ export const PASSWORD = 'salt-and-ice';
 export async function openJobOn(page: Page, base: string, unit: string, title: string): Promise<string> {
   await page.goto(`${base}/jobs`, { waitUntil: 'networkidle0' });
   await click(page, byTest('new-job'));
-  await choose(page, '#job-unit', unit);
+  await findOne(page, '#job-unit', unit);
   await fill(page, 'input[name="title"]', title);
   await click(page, byTest('create-job'));
   await page.waitForFunction(() => location.pathname.endsWith('/survey'));

@@ -28,7 +28,7 @@ globalThis.Worker ??= class {
   terminate() {}
 } as unknown as typeof Worker;
 
-/** Answers by `GET /api/people`; a status of its own where it is `[status, json]`; anything else is 404. A missing server: `null`. */
+/** Answers by `GET /api/people`, or with its query where that matters; a status of its own where it is `[status, json]`; anything else is 404. A missing server: `null`. */
 export type Answers = Readonly<Record<string, unknown>> | null;
 
 /** Requests that were made, `POST /api/people {…}`, newest last. */
@@ -42,7 +42,7 @@ export function answerWith(answers: Answers): void {
     const path = address.split('?')[0]!;
     asked.push(`${method} ${address}${init.body ? ` ${String(init.body)}` : ''}`);
     if (answers === null) throw new TypeError('Failed to fetch');
-    const answer = answers[`${method} ${path}`];
+    const answer = answers[`${method} ${address}`] ?? answers[`${method} ${path}`];
     const [status, json] = Array.isArray(answer)
       ? (answer as [number, unknown])
       : answer === undefined

@@ -60,6 +60,15 @@ export const listQuery = object({
   archived: boolean().typeError('archived: expected true or false').default(false),
 });
 
+/** Which page of a list, 0 the first. */
+export const page = (size: number) =>
+  number()
+    .typeError('page: expected a number')
+    .integer('page: expected a whole number')
+    .min(0, 'page: expected 0 or more')
+    .max(MAX_INTEGER / size, 'page: too far')
+    .default(0);
+
 /** The id a browser gave itself. */
 export const device = () =>
   string()

@@ -25,6 +25,7 @@ export const paths = {
   calendar: { method: 'get', path: '/calendar/:file' },
   phones: { method: 'get', path: '/phones' },
   changeCompany: { method: 'patch', path: '/company' },
+  places: { method: 'get', path: '/places' },
   sites: { method: 'get', path: '/sites' },
   site: { method: 'get', path: '/sites/:id' },
   createSite: { method: 'post', path: '/sites' },

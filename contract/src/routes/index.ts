@@ -6,6 +6,7 @@ export { type EntryResult, JOBS_A_PAGE, type JobState } from './jobs.ts';
 export { type ProgressLine } from './practice.ts';
 export { type Review, type UnitJudged } from './reviews.ts';
 export { BODY_LIMIT, type Access, type AnswerOf, type RouteContract } from './route.ts';
+export { PLACES_A_PAGE } from './sites.ts';
 export { type SharedPage } from './shares.ts';
 export { type Work, type WorkKind } from './work.ts';
 export {

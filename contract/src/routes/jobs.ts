@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, object, string, type InferType } from 'yup';
 import {
   day,
   freeText,
@@ -6,8 +6,8 @@ import {
   listQuery,
   LONGEST_NAME,
   LONGEST_PHONE,
-  MAX_INTEGER,
   name,
+  page,
   sequence,
   uuid,
   version,
@@ -57,12 +57,7 @@ export const jobRoutes = {
       person: uuid('person').optional(),
       /** The day where the reader is: late is what was planned before it. */
       today: day().optional().default(undefined),
-      page: number()
-        .typeError('page: expected a number')
-        .integer('page: expected a whole number')
-        .min(0, 'page: expected 0 or more')
-        .max(MAX_INTEGER / JOBS_A_PAGE, 'page: too far')
-        .default(0),
+      page: page(JOBS_A_PAGE),
     }),
     answer: object({
       jobs: list(job),

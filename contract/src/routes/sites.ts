@@ -6,15 +6,33 @@ import {
   LONGEST_NAME,
   LONGEST_PHONE,
   name,
+  page,
   version,
 } from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
-import { list, site } from './views.ts';
+import { count, list, site, unit } from './views.ts';
 
 const answersSite = object({ site: site.required() });
 
+/** Sites with their units that one answer lists. */
+export const PLACES_A_PAGE = 100;
+
 export const siteRoutes = {
+  places: contract({
+    ...paths.places,
+    summary:
+      'Sites with their units, by the name, place, customer, contact or number of the site, or by a unit; in order of name, a page at a time',
+    access: 'viewer',
+    query: listQuery.shape({ page: page(PLACES_A_PAGE) }),
+    answer: object({
+      sites: list(site),
+      /** Of these sites: all of one that was found by itself, else those that were found. */
+      units: list(unit),
+      /** How many sites there are on all pages. */
+      total: count(),
+    }),
+  }),
   sites: contract({
     ...paths.sites,
     summary: 'Sites by name or place',

@@ -39,6 +39,33 @@ describe('sites, units and jobs', () => {
     expect(names(await tess.call('GET', '/api/jobs'), 'jobs')).toEqual(['Frost on the fans']);
   });
 
+  test('are found together, a page of sites at a time: a site by itself with all its units, by a unit with that one', async () => {
+    const make = async (name: string, tags: readonly string[]) => {
+      const { id } = (await tess.call('POST', '/api/sites', { name, phone: '555 7788' })).json.site;
+      for (const tag of tags)
+        await tess.call('POST', '/api/units', { siteId: id, name: `Box ${tag}`, tag, plate: '' });
+      return id as string;
+    };
+    const pier = await make('Pier house', ['PH-1', 'PH-2']);
+    await make('Mill', []);
+    const places = async (query: string) => {
+      const { sites, units, total } = (await tess.call('GET', `/api/places?${query}`)).json;
+      return [sites, units].map((list: { name: string }[]) => list.map(({ name }) => name)).concat([total]);
+    };
+    expect(await places('search=pier')).toEqual([['Pier house'], ['Box PH-1', 'Box PH-2'], 1]);
+    expect(await places('search=ph-2')).toEqual([['Pier house'], ['Box PH-2'], 1]);
+    expect(await places('search=5557788')).toEqual([['Mill', 'Pier house'], ['Box PH-1', 'Box PH-2'], 2]);
+    expect((await places('search=pier&page=1')).slice(0, 2)).toEqual([[], []]);
+    const unit = (await tess.call('GET', `/api/units?site=${pier}&search=PH-1`)).json.units[0];
+    await tess.call('PATCH', `/api/units/${unit.id}`, { archived: true, version: unit.version });
+    expect(await places('search=pier')).toEqual([['Pier house'], ['Box PH-2'], 1]);
+    expect(await places('archived=true')).toEqual([['Pier house'], ['Box PH-1'], 1]);
+    const site = (await tess.call('GET', `/api/sites/${pier}`)).json.site;
+    await tess.call('PATCH', `/api/sites/${pier}`, { archived: true, version: site.version });
+    expect(await places('search=pier')).toEqual([[], [], 0]);
+    expect((await places('archived=true'))[0]).toEqual(['Pier house']);
+  });
+
   test('a search for % or _ finds those signs, not everything', async () => {
     await tess.call('POST', '/api/sites', { name: 'Fifty %', place: '' });
     expect(names(await tess.call('GET', '/api/sites?search=%25'), 'sites')).toEqual(['Fifty %']);

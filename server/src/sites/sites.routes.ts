@@ -1,8 +1,10 @@
 import { api } from '@brine/contract/routes';
 import { serve } from '../http/route.ts';
+import { listPlaces } from './places.service.ts';
 import { changeSite, createSite, listSites, readSite } from './sites.service.ts';
 
 export const siteRoutes = [
+  serve(api.places, ({ services, query }) => listPlaces(services, query)),
   serve(api.sites, async ({ services, query }) => ({
     sites: await listSites(services, query.search, query.archived),
   })),

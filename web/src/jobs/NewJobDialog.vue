@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { useField, useForm } from 'vee-validate';
-import { onMounted, ref, shallowRef } from 'vue';
+import { ref, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { object, string } from 'yup';
 import { request, messageOf } from '../shared/api/client.ts';
 import type { Unit } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
+import FindOne from '../shared/ui/FindOne.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
 import TextField from '../shared/ui/TextField.vue';
 
 const emit = defineEmits<{ close: []; opened: [id: string] }>();
-const units = shallowRef<readonly Unit[]>([]);
+const unit = shallowRef<Unit | null>(null);
 const problem = ref<string | null>(null);
 const { handleSubmit, isSubmitting } = useForm({
   validationSchema: object({
@@ -22,13 +23,9 @@ const { handleSubmit, isSubmitting } = useForm({
 });
 const { value: unitId, errorMessage: unitProblem } = useField<string>('unitId');
 
-onMounted(async () => {
-  try {
-    units.value = (await request('units')).units;
-  } catch (error) {
-    problem.value = messageOf(error);
-  }
-});
+watch(unit, (chosen) => (unitId.value = chosen?.id ?? ''));
+const wordsOf = (one: Unit) => [one.tag, one.name, one.siteName].filter(Boolean).join(' · ');
+const find = async (text: string) => (await request('units', { query: { search: text } })).units;
 
 const submit = handleSubmit(async (values) => {
   try {
@@ -45,16 +42,17 @@ const submit = handleSubmit(async (values) => {
     <form class="flex flex-col gap-4" novalidate @submit="submit">
       <div class="flex flex-col gap-1">
         <label for="job-unit" class="field-label">Unit</label>
-        <select id="job-unit" v-model="unitId" name="unitId" :aria-invalid="Boolean(unitProblem)">
-          <option value="" disabled>Choose the unit</option>
-          <option v-for="unit in units" :key="unit.id" :value="unit.id">
-            {{ [unit.tag, unit.name, unit.siteName].filter(Boolean).join(' · ') }}
-          </option>
-        </select>
+        <FindOne
+          id="job-unit"
+          v-model="unit"
+          label="Unit"
+          placeholder="Tag, name or plate"
+          :words="wordsOf"
+          :find="find"
+          :invalid="Boolean(unitProblem)"
+        />
         <p v-if="unitProblem" class="problem">{{ unitProblem }}</p>
-        <p class="hint">
-          Not in the list? <RouterLink class="link" to="/units">Add the unit</RouterLink> first.
-        </p>
+        <p class="hint">Not there? <RouterLink class="link" to="/units">Add the unit</RouterLink> first.</p>
       </div>
       <TextField
         name="title"

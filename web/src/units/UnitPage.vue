@@ -218,8 +218,8 @@ const overdue = (due: string) => due < today;
                 :to="`/jobs/${line.job}/survey`"
                 class="min-w-0 hover:underline pointer-coarse:-my-1.5 pointer-coarse:min-h-11 pointer-coarse:content-center"
                 :class="{ 'font-semibold': line.kind === 'job' || line.kind === 'handedOver' }"
-                >{{ line.words
-                }}<span v-if="line.foreign !== null" class="text-soft">
+                >{{ line.words }}<span v-if="line.by !== null" class="text-soft">, {{ nameOf(line) }}</span
+                ><span v-if="line.foreign !== null" class="text-soft">
                   (from elsewhere, by {{ line.foreign || 'somebody' }})</span
                 ></RouterLink
               >

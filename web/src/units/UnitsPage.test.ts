@@ -4,8 +4,7 @@ import UnitsPage from './UnitsPage.vue';
 
 const site = { id: 's1', name: 'Own site', place: '', archived: false, version: 1 };
 const lists = (sites: readonly object[], units: readonly object[]) => ({
-  'GET /api/sites': { sites },
-  'GET /api/units': { units },
+  'GET /api/places': { sites, units, total: sites.length },
 });
 
 test('empty: says what to do first', async () => {
@@ -27,15 +26,35 @@ test('what is typed is asked of the server', async () => {
   await page.get('input[type="search"]').setValue('cold');
   await new Promise((done) => setTimeout(done, 500));
   await settle();
-  expect(asked.some((a) => a.startsWith('GET /api/units?') && a.includes('search=cold'))).toBe(true);
+  expect(asked.some((a) => a.startsWith('GET /api/places?') && a.includes('search=cold'))).toBe(true);
 });
 
 test('in error: the sentence stands on the page', async () => {
-  const page = await mountPage(UnitsPage, { answers: { 'GET /api/sites': refusal(500, 'Something broke') } });
+  const page = await mountPage(UnitsPage, {
+    answers: { 'GET /api/places': refusal(500, 'Something broke') },
+  });
   expect(page.text()).toContain('Something broke');
 });
 
 test('a viewer adds no site', async () => {
   const page = await mountPage(UnitsPage, { role: 'viewer', answers: lists([], []) });
   expect(page.find('[data-test="new-site"]').exists()).toBe(false);
+});
+
+test('more sites than a page: how many there are is said, and the next page is asked for', async () => {
+  const page = await mountPage(UnitsPage, {
+    answers: {
+      'GET /api/places?search=&archived=false&page=1': {
+        sites: [{ ...site, id: 's2', name: 'Next site' }],
+        units: [],
+        total: 2,
+      },
+      'GET /api/places?search=&archived=false': { sites: [site], units: [aJob.unit], total: 2 },
+    },
+  });
+  expect(page.get('[data-test="places-count"]').text()).toContain('1 of 2 sites');
+  await page.get('[data-test="more-places"]').trigger('click');
+  await settle();
+  expect(page.text()).toContain('Next site');
+  expect(page.get('[data-test="places-count"]').text()).toBe('2 sites');
 });

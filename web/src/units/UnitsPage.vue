@@ -3,7 +3,6 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Site, Unit } from '@brine/contract/routes';
 import { messageOf } from '../shared/api/client.ts';
-import { useSearchList } from '../shared/ui/useSearchList.ts';
 import { useArchive } from '../shared/ui/useArchive.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import ScanButton from '../shared/scan/ScanButton.vue';
@@ -15,48 +14,29 @@ import { saveLabels } from './labels.ts';
 import SiteDialog from './SiteDialog.vue';
 import SiteBlock from './SiteBlock.vue';
 import UnitDialog from './UnitDialog.vue';
+import { usePlaces } from './usePlaces.ts';
 
 const session = useSession();
-const sites = useSearchList('sites');
-const units = useSearchList('units');
+const {
+  search,
+  archived,
+  places,
+  total,
+  sitesLeft,
+  problem: listProblem,
+  loading,
+  reload,
+  more,
+} = usePlaces();
 const siteArchive = useArchive('changeSite', reload);
 const unitArchive = useArchive('changeUnit', reload);
 const editing = ref<{ site: Site | null } | null>(null);
 const editingUnit = ref<{ unit: Unit | null; siteId: string } | null>(null);
-const search = computed({
-  get: () => sites.search.value,
-  set: (text: string) => ((sites.search.value = text), (units.search.value = text)),
-});
-const archived = computed({
-  get: () => sites.archived.value,
-  set: (on: boolean) => ((sites.archived.value = on), (units.archived.value = on)),
-});
 const labelProblem = ref<string | null>(null);
 const undo = computed(() => siteArchive.undo.value ?? unitArchive.undo.value);
 const problem = computed(
-  () => labelProblem.value ?? sites.problem.value ?? siteArchive.problem.value ?? unitArchive.problem.value,
+  () => labelProblem.value ?? listProblem.value ?? siteArchive.problem.value ?? unitArchive.problem.value,
 );
-/** A site with its units; the site itself is not known where only its units match. */
-interface Block {
-  readonly id: string;
-  readonly name: string;
-  readonly site: Site | null;
-  readonly units: Unit[];
-}
-const blocks = computed(() => {
-  const known = new Map<string, Block>(
-    sites.items.value.map((site) => [site.id, { id: site.id, name: site.name, site, units: [] }]),
-  );
-  for (const unit of units.items.value) {
-    if (!known.has(unit.siteId))
-      known.set(unit.siteId, { id: unit.siteId, name: unit.siteName, site: null, units: [] });
-    known.get(unit.siteId)!.units.push(unit);
-  }
-  return [...known.values()].sort((a, b) => a.name.localeCompare(b.name));
-});
-async function reload() {
-  await Promise.all([sites.reload(), units.reload()]);
-}
 /** Stickers of the paper that goes with the company's degrees: °F is read where Letter is bought. */
 async function printLabels(list: readonly Unit[]) {
   labelProblem.value = null;
@@ -94,7 +74,7 @@ async function saved() {
     <UndoBar :undo="undo" />
     <div class="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-2" data-test="sites">
       <SiteBlock
-        v-for="block in blocks"
+        v-for="block in places"
         :key="block.id"
         :name="block.name"
         :site="block.site"
@@ -107,7 +87,7 @@ async function saved() {
         @archive-unit="(unit) => unitArchive.setArchived(unit, !unit.archived, unit.name)"
       />
     </div>
-    <p v-if="blocks.length === 0 && !sites.loading.value" class="mt-5">
+    <p v-if="places.length === 0 && !loading" class="mt-5">
       {{
         search
           ? `Nothing holds “${search}”.`
@@ -115,6 +95,12 @@ async function saved() {
             ? 'Nothing is archived.'
             : 'No sites yet. Add the first one, then its units.'
       }}
+    </p>
+    <p v-if="places.length > 0" class="hint mt-5 flex flex-wrap items-center gap-3" data-test="places-count">
+      {{
+        sitesLeft > 0 ? `${total - sitesLeft} of ${total} sites` : total === 1 ? '1 site' : `${total} sites`
+      }}
+      <AppButton v-if="sitesLeft > 0" data-test="more-places" @click="more">Show more</AppButton>
     </p>
     <SiteDialog v-if="editing" :site="editing.site" @close="editing = null" @saved="saved" />
     <UnitDialog

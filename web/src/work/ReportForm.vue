@@ -1,34 +1,28 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue';
-import { useRoute } from 'vue-router';
+import { ref } from 'vue';
 import { format, startOfMonth, subMonths } from 'date-fns';
-import type { Site } from '@brine/contract/routes';
 import { messageOf, request } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import SiteField from './SiteField.vue';
+import { useAskedSite } from './useAskedSite.ts';
 
 /** Asks for a report for the customer: a site or all of them, from a day to a day. */
 const emit = defineEmits<{ made: [] }>();
-const route = useRoute();
 const session = useSession();
-const sites = shallowRef<readonly Site[]>([]);
-const site = ref(typeof route.query['site'] === 'string' ? route.query['site'] : '');
+const site = useAskedSite();
 const now = new Date();
 const from = ref(format(startOfMonth(subMonths(now, 1)), 'yyyy-MM-dd'));
 const to = ref(format(now, 'yyyy-MM-dd'));
 const as = ref<'pdf' | 'xlsx'>('pdf');
 const problem = ref<string | null>(null);
 
-onMounted(async () => {
-  // Without the list there is still every site.
-  sites.value = (await request('sites').catch(() => null))?.sites ?? [];
-});
 async function make() {
   try {
     await request('startReport', {
       body: {
-        site: site.value || null,
+        site: site.value?.id ?? null,
         from: from.value,
         to: to.value,
         format: as.value,
@@ -47,12 +41,8 @@ async function make() {
 <template>
   <form class="flex flex-wrap items-center gap-2" novalidate data-test="report-form" @submit.prevent="make">
     <label class="flex flex-wrap items-center gap-2"
-      >Report for the customer on
-      <select v-model="site" class="max-w-full" data-test="report-site">
-        <option value="">every site</option>
-        <option v-for="s in sites" :key="s.id" :value="s.id">{{ s.name }}</option>
-      </select></label
-    >
+      >Report for the customer on <SiteField v-model="site" class="w-64" data-test="report-site"
+    /></label>
     <label class="flex items-center gap-2"
       >from <input v-model="from" type="date" class="w-40" data-test="report-from"
     /></label>

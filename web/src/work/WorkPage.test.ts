@@ -66,11 +66,16 @@ test('a report for the customer is asked for by site and days; what is wrong wit
     role: 'technician',
     answers: {
       'GET /api/work': { works: [] },
-      'GET /api/sites': { sites: [{ id: 's1', name: 'Own quay' }] },
+      'GET /api/sites': { sites: [{ id: 's1', name: 'Own quay', place: '' }] },
       'POST /api/work/reports': refusal(400, 'to: expected the same day as from, or one after it'),
     },
   });
-  await page.get('[data-test="report-site"]').setValue('s1');
+  const field = page.get('[data-test="report-form"] [data-test="find-one"]');
+  await field.trigger('focus');
+  await field.setValue('quay');
+  await new Promise((done) => setTimeout(done, 300));
+  await settle();
+  await page.get('[data-test="report-form"] [role="option"]').trigger('mousedown');
   await page.get('[data-test="report-from"]').setValue('2026-03-01');
   await page.get('[data-test="report-to"]').setValue('2026-02-01');
   await page.get('[data-test="report-as"]').setValue('xlsx');

@@ -23,6 +23,7 @@ const keptRoutes: ReadonlySet<RouteName> = new Set<RouteName>([
   'job',
   'site',
   'sites',
+  'places',
   'units',
   'unit',
   'controllers',

@@ -3,7 +3,7 @@ import type { AnswerKeeper } from '../api/keptAnswers.ts';
 import { kept } from './keptStorage.ts';
 
 /** Lists that are searched by the server; without it their last whole answer is searched here. */
-const searched: ReadonlySet<RouteName> = new Set<RouteName>(['jobs', 'units', 'sites']);
+const searched: ReadonlySet<RouteName> = new Set<RouteName>(['jobs', 'units', 'sites', 'places']);
 
 /** Keeps answers under the person signed in, on this device. */
 export function answersOf(person: () => string | null): AnswerKeeper {

@@ -46,6 +46,7 @@ export async function keepLibrary(person: string): Promise<void> {
   for (const archived of [false, true]) await request('jobs', { query: { search: '', archived } });
   await request('units', { query: { search: '', archived: false } });
   await request('sites', { query: { search: '', archived: false } });
+  await request('places', { query: { search: '', archived: false } });
   const { jobs } = await request('today');
   await noteAssigned(person, new Set(jobs.flatMap((job) => (job.assignedTo?.id === person ? [job.id] : []))));
   await request('progress').catch(() => undefined);
