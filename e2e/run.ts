@@ -3,6 +3,7 @@ import { damagedBackups } from './damagedBackups.e2e.ts';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { companysDay } from './companysDay.e2e.ts';
+import { leadsMorning } from './leadsMorning.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
 import { everyPage } from './everyPage.e2e.ts';
 import { taps } from './taps.e2e.ts';
@@ -33,6 +34,7 @@ import { wholeJob } from './wholeJob.e2e.ts';
 const tests = [
   wholeJob,
   companysDay,
+  leadsMorning,
   provePath,
   secondBrowser,
   serverAway,

@@ -132,7 +132,9 @@ async function shoot(page: Page, name: string): Promise<void> {
 
 async function pdfOf(page: Page, job: string): Promise<Uint8Array> {
   const bytes = await page.evaluate(
-    async (id) => [...new Uint8Array(await (await fetch(`/api/jobs/${id}/sheet.pdf?for=site`)).arrayBuffer())],
+    async (id) => [
+      ...new Uint8Array(await (await fetch(`/api/jobs/${id}/sheet.pdf?for=site`)).arrayBuffer()),
+    ],
     job,
   );
   return new Uint8Array(bytes);

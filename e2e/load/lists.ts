@@ -34,7 +34,7 @@ export async function largeLists(say: (text: string) => void) {
       ['jobs: one title', `/jobs?search=${encodeURIComponent('call 1999')}`, 1],
       ['jobs: a telephone number', '/jobs?search=0555000123', JOBS / SITES],
       ['jobs: late ones', '/jobs?state=late', null],
-      ['sites: a word in all of them', '/places?search=street', SITES],
+      ['sites: a word in all of them', '/places?search=alleyway', SITES],
       ['sites: by the tag of a unit', '/places?search=W-1999', 1],
       ['today', '/today', null],
     ] as const) {

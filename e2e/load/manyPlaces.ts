@@ -9,7 +9,7 @@ export async function manyPlaces(
     databaseUrl,
     `create table place as select gen_random_uuid() as id, n from generate_series(1, ${sites}) n;
      insert into site (id, name, place, note, customer, contact, phone, archived_at, created_at)
-       select id, 'Store ' || n, 'Street ' || (n % 90), '', 'Customer ' || (n % 70), 'Person ' || n, '0555 ' || lpad(n::text, 6, '0'), null, now() from place;
+       select id, 'Store ' || n, 'Alleyway ' || (n % 90), '', 'Customer ' || (n % 70), 'Person ' || n, '0555 ' || lpad(n::text, 6, '0'), null, now() from place;
      create table machine as select gen_random_uuid() as id, p.id as site, m.n from generate_series(1, ${jobs}) m(n)
        join place p on p.n = 1 + (m.n % ${sites});
      insert into unit (id, site_id, name, tag, plate, archived_at, created_at)

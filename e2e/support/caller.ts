@@ -27,6 +27,10 @@ export class Caller {
     return this.send('POST', path, body);
   }
 
+  patch(path: string, body: unknown): Promise<Answer> {
+    return this.send('PATCH', path, body);
+  }
+
   private send(method: string, path: string, body?: unknown): Promise<Answer> {
     const url = new URL(path, this.base);
     const text = body === undefined ? undefined : JSON.stringify(body);

@@ -108,6 +108,11 @@ export const jobRoutes = {
       handedOver: list(job),
       /** Finished ones of which something is due: to come back, to calibrate. */
       due: list(job),
+      /** Units in use that were never handed over with a sheet; some of them, and how many there are. */
+      withoutSheet: object({
+        units: list(object({ id: said(), tag: said(), name: said(), siteName: said() })),
+        total: count(),
+      }).required(),
       people: list(object({ id: said(), name: said() })),
     }),
   }),

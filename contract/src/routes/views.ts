@@ -88,6 +88,8 @@ export const jobSummary = object({
   followUp: object({ due: said(), what: said() }).nullable().defined(),
   /** When the first of its probes is to be calibrated again. */
   calibrationDue: string().nullable().defined(),
+  /** Values found otherwise than an earlier job left them: somebody turned them, or they were never saved. */
+  drift: list(object({ code: said(), left: said(), found: said() })),
   complaint: said(),
   /** The control it is about; empty where none is chosen. */
   control: said(),

@@ -2,7 +2,6 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { hashOf } from '../auth/token.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { jobViews } from '../jobs/jobs.service.ts';
 import { dayCalendar } from './dayCalendar.ts';
 
 /** 128 bits. */
@@ -66,7 +65,7 @@ export function readCalendar(services: Services, token: string, address: string)
       throw new AppError('notFound', 'This link leads nowhere (any more)');
     const planned = await repositories.jobs.plannedOf(person.id, MOST);
     const due = await repositories.jobs.dueOf(person.id, MOST);
-    const jobs = await jobViews(repositories, [...planned, ...due]);
+    const jobs = await repositories.jobs.views([...planned, ...due]);
     const sites = await repositories.sites.byIds([...new Set(jobs.map((job) => job.unit.siteId))]);
     return dayCalendar({
       person: person.name,

@@ -16,3 +16,6 @@ export async function insert<Entity extends object>(
 export function containing(text: string): string {
   return `%${text.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
 }
+
+/** SQL of the columns as one text, a line each, to be searched in one comparison: what a person types in a field has no line break. */
+export const holding = (columns: readonly string[]): string => `concat_ws(E'\\n', ${columns.join(', ')})`;

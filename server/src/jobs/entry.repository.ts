@@ -23,6 +23,12 @@ export interface ShownOtherwise {
   readonly job: string;
 }
 
+/** An entry as JSON, as `AcceptedEntry` has it; `foreign` is null for our own. */
+const AS_JSON = `json_build_object('id', id, 'job', job_id, 'sequence', sequence, 'device', device,
+                   'deviceSequence', device_sequence, 'deviceTime', device_time, 'seen', seen, 'author', author_id, 'body', body,
+                   'receivedAt', to_char(received_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
+                   'foreign', foreign_from)`;
+
 export function entryRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(entryEntity, { id }),
@@ -77,10 +83,7 @@ export function entryRepository(em: EntityManager) {
       const [row] = await em.execute<
         { entries: string; definitions: string; names: Record<string, string> }[]
       >(
-        `select (select coalesce(json_agg(json_build_object('id', id, 'job', job_id, 'sequence', sequence, 'device', device,
-                   'deviceSequence', device_sequence, 'deviceTime', device_time, 'seen', seen, 'author', author_id, 'body', body,
-                   'receivedAt', to_char(received_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
-                   'foreign', foreign_from) order by sequence), '[]')::text from entry where job_id = ?) as entries,
+        `select (select coalesce(json_agg(${AS_JSON} order by sequence), '[]')::text from entry where job_id = ?) as entries,
                 (select coalesce(json_object_agg(hash, data), '{}')::text from controller where hash in (
                    select body -> 'definition' ->> 'hash' from entry where job_id = ? and body ->> 'kind' = 'control')) as definitions,
                 (select coalesce(json_object_agg(id, name), '{}') from person where id in (
@@ -88,6 +91,15 @@ export function entryRepository(em: EntityManager) {
         [jobId, jobId, jobId],
       );
       return row!;
+    },
+    /** JSON of the settings that other jobs of a unit left in it, as `AcceptedEntry[]`. */
+    async leftBy(unitId: string, exceptJob: string): Promise<string> {
+      const [row] = await em.execute<{ entries: string }[]>(
+        `select coalesce(json_agg(${AS_JSON} order by received_at), '[]')::text as entries from entry
+          where job_id in (select id from job where unit_id = ? and id <> ?) and body ->> 'kind' = 'sheet' and body ->> 'sheet' = 'left'`,
+        [unitId, exceptJob],
+      );
+      return row!.entries;
     },
     create: (entry: StoredEntry) => insert(em, entryEntity, entry),
     /** Adds entries written as JSON with the names of the columns; the database reads them by itself. */

@@ -1,6 +1,6 @@
-import type { JobState, JobSummary } from '@brine/contract/routes';
+import type { Job as JobView, JobState, JobSummary } from '@brine/contract/routes';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { containing, insert } from '../database/insert.ts';
+import { containing, holding, insert } from '../database/insert.ts';
 import { digitsIn, holdingNumber } from '../database/phone.ts';
 import { jobEntity, type Job } from './job.entity.ts';
 
@@ -27,10 +27,7 @@ const inState: Readonly<Record<Exclude<JobState, 'all'>, string>> = {
 };
 
 export function jobRepository(em: EntityManager) {
-  async function inOrder(ids: readonly string[]): Promise<readonly Job[]> {
-    const byId = new Map((await em.find(jobEntity, { id: { $in: [...ids] } })).map((job) => [job.id, job]));
-    return ids.flatMap((id) => byId.get(id) ?? []);
-  }
+  const idsOf = (rows: readonly { readonly id: string }[]) => rows.map(({ id }) => id);
   return {
     byId: (id: string) => em.findOne(jobEntity, { id }),
     /**
@@ -42,7 +39,7 @@ export function jobRepository(em: EntityManager) {
       return em.findOne(jobEntity, { id }, { refresh: true });
     },
     /** Jobs whose title, unit or site holds the text, or whose site has the number, newest first; and how many there are. */
-    async search(wish: JobWish): Promise<{ readonly jobs: readonly Job[]; readonly total: number }> {
+    async search(wish: JobWish): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
       const { text, unitId, archived, state, personId, today, offset, limit } = wish;
       const number = holdingNumber(text);
       const like = containing(text);
@@ -56,20 +53,43 @@ export function jobRepository(em: EntityManager) {
           ? []
           : [
               [
-                `(${[...held.map((column) => `${column} ilike ?`), ...(number === null ? [] : [`${digitsIn('s.phone')} like ?`])].join(' or ')})`,
-                [...held.map(() => like), ...(number === null ? [] : [number])],
+                `(${[`${holding(held)} ilike ?`, ...(number === null ? [] : [`${digitsIn('s.phone')} like ?`])].join(' or ')})`,
+                [like, ...(number === null ? [] : [number])],
               ] as const,
             ]),
       ];
       const from = `from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id
         where ${conditions.map(([sql]) => sql).join(' and ')}`;
       const values = conditions.flatMap(([, parameters]) => [...parameters]);
-      const [counted] = await em.execute<{ n: number }[]>(`select count(*)::int as n ${from}`, values);
-      const rows = await em.execute<{ id: string }[]>(
-        `select j.id ${from} order by j.created_at desc, j.id limit ? offset ?`,
+      // Counted in the same pass: each looks at every job.
+      const rows = await em.execute<{ id: string; n: number }[]>(
+        `select j.id, count(*) over ()::int as n ${from} order by j.created_at desc, j.id limit ? offset ?`,
         [...values, limit, offset],
       );
-      return { jobs: await inOrder(rows.map(({ id }) => id)), total: counted?.n ?? 0 };
+      if (rows[0] || offset === 0) return { ids: idsOf(rows), total: rows[0]?.n ?? 0 };
+      const [counted] = await em.execute<{ n: number }[]>(`select count(*)::int as n ${from}`, values);
+      return { ids: idsOf(rows), total: counted?.n ?? 0 };
+    },
+    /** Jobs as pages see them, with their unit, site and people, in the order of the ids; in one statement, since lists are long. */
+    async views(ids: readonly string[]): Promise<readonly JobView[]> {
+      if (ids.length === 0) return [];
+      const rows = await em.execute<{ view: JobView }[]>(
+        `select json_build_object(
+            'id', j.id, 'title', j.title,
+            'unit', json_build_object('id', u.id, 'siteId', u.site_id, 'siteName', s.name, 'name', u.name, 'tag', u.tag,
+              'plate', u.plate, 'archived', u.archived_at is not null, 'version', u.version),
+            'createdAt', to_char(j.created_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
+            'createdBy', coalesce(maker.name, ''),
+            'assignedTo', case when goer.id is null then null else json_build_object('id', goer.id, 'name', goer.name) end,
+            'plannedFor', j.planned_for::text, 'waitsFor', j.waits_for, 'summary', j.summary,
+            'lastSequence', j.last_sequence, 'archived', j.archived_at is not null, 'version', j.version) as view
+           from unnest(?::uuid[]) with ordinality as wanted (id, place)
+           join job j on j.id = wanted.id join unit u on u.id = j.unit_id join site s on s.id = u.site_id
+           left join person maker on maker.id = j.created_by left join person goer on goer.id = j.assigned_to
+          order by wanted.place`,
+        [`{${ids.join(',')}}`],
+      );
+      return rows.map(({ view }) => view);
     },
     /** Jobs of a unit, newest first. */
     ofUnit: (unitId: string) => em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }),
@@ -88,7 +108,7 @@ export function jobRepository(em: EntityManager) {
            from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id order by j.created_at, j.id`,
       ),
     /** Jobs that are not finished, what is planned first before what is not; and how many there are. */
-    async unfinished(limit: number): Promise<{ readonly jobs: readonly Job[]; readonly total: number }> {
+    async unfinished(limit: number): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
       const where = `archived_at is null and not (${FINISHED})`;
       const [{ n }] = (await em.execute<{ n: number }[]>(
         `select count(*)::int as n from job where ${where}`,
@@ -97,45 +117,45 @@ export function jobRepository(em: EntityManager) {
         `select id from job where ${where} order by planned_for asc nulls last, created_at desc limit ?`,
         [limit],
       );
-      return { jobs: await inOrder(rows.map(({ id }) => id)), total: n };
+      return { ids: idsOf(rows), total: n };
     },
     /** Finished jobs that were handed over after a moment, newest first. */
-    async finishedSince(since: Date, limit: number): Promise<readonly Job[]> {
+    async finishedSince(since: Date, limit: number): Promise<readonly string[]> {
       const rows = await em.execute<{ id: string }[]>(
         `select id from job where archived_at is null and ${FINISHED} and summary->'handedOver'->>'at' >= ?
           order by summary->'handedOver'->>'at' desc limit ?`,
         [since.toISOString(), limit],
       );
-      return inOrder(rows.map(({ id }) => id));
+      return idsOf(rows);
     },
     /** Finished jobs of which something is due up to a day: to come back, or to calibrate. */
-    async dueBy(day: string, limit: number): Promise<readonly Job[]> {
+    async dueBy(day: string, limit: number): Promise<readonly string[]> {
       const rows = await em.execute<{ id: string }[]>(
         `select id from job where archived_at is null and ${FINISHED}
             and least(summary->'followUp'->>'due', summary->>'calibrationDue') <= ?
           order by least(summary->'followUp'->>'due', summary->>'calibrationDue') limit ?`,
         [day, limit],
       );
-      return inOrder(rows.map(({ id }) => id));
+      return idsOf(rows);
     },
     /** Jobs of a person that are not finished and have a day, the first first. */
-    async plannedOf(personId: string, limit: number): Promise<readonly Job[]> {
+    async plannedOf(personId: string, limit: number): Promise<readonly string[]> {
       const rows = await em.execute<{ id: string }[]>(
         `select id from job where archived_at is null and assigned_to = ? and planned_for is not null and not (${FINISHED})
           order by planned_for limit ?`,
         [personId, limit],
       );
-      return inOrder(rows.map(({ id }) => id));
+      return idsOf(rows);
     },
     /** Finished jobs of a person (assigned, or opened by them where nobody was) of which something is due, the first first. */
-    async dueOf(personId: string, limit: number): Promise<readonly Job[]> {
+    async dueOf(personId: string, limit: number): Promise<readonly string[]> {
       const rows = await em.execute<{ id: string }[]>(
         `select id from job where archived_at is null and coalesce(assigned_to, created_by) = ? and ${FINISHED}
             and least(summary->'followUp'->>'due', summary->>'calibrationDue') is not null
           order by least(summary->'followUp'->>'due', summary->>'calibrationDue') limit ?`,
         [personId, limit],
       );
-      return inOrder(rows.map(({ id }) => id));
+      return idsOf(rows);
     },
     /** Jobs that went on since they were summarised, some of them by chance. */
     toSummarise: (limit: number) =>

@@ -3,8 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { namesOf } from '../people/people.service.ts';
-import { mustFindUnit, viewsOf } from '../units/units.service.ts';
+import { mustFindUnit } from '../units/units.service.ts';
 import type { Job } from './job.entity.ts';
 
 /** Jobs that are looked for, a page of them, and how many there are. */
@@ -21,7 +20,7 @@ export function listJobs(
   },
 ): Promise<{ readonly jobs: readonly JobView[]; readonly total: number }> {
   return services.database.transaction(async (repositories) => {
-    const { jobs, total } = await repositories.jobs.search({
+    const { ids, total } = await repositories.jobs.search({
       text: wish.search,
       unitId: wish.unit ?? null,
       archived: wish.archived,
@@ -31,14 +30,12 @@ export function listJobs(
       offset: wish.page * JOBS_A_PAGE,
       limit: JOBS_A_PAGE,
     });
-    return { jobs: await jobViews(repositories, jobs), total };
+    return { jobs: await repositories.jobs.views(ids), total };
   });
 }
 
 export function readJob(services: Services, id: string): Promise<JobView> {
-  return services.database.transaction(
-    async (repositories) => (await jobViews(repositories, [await mustFindJob(repositories, id)]))[0]!,
-  );
+  return services.database.transaction((repositories) => jobView(repositories, id));
 }
 
 /** A job of which nobody has said who goes when; its summary is computed a moment later. */
@@ -68,7 +65,7 @@ export function createJob(
       archivedAt: null,
       ...unplanned,
     });
-    return (await jobViews(repositories, [created]))[0]!;
+    return jobView(repositories, created.id);
   });
 }
 
@@ -98,7 +95,7 @@ export function changeJob(
     if (change.archived !== undefined)
       job.archivedAt = change.archived ? (job.archivedAt ?? services.now()) : null;
     await repositories.jobs.save();
-    return (await jobViews(repositories, [job]))[0]!;
+    return jobView(repositories, id);
   });
 }
 
@@ -115,31 +112,9 @@ export async function mustFindJob(repositories: Repositories, id: string): Promi
   return job;
 }
 
-export async function jobViews(
-  repositories: Repositories,
-  jobs: readonly Job[],
-): Promise<readonly JobView[]> {
-  const units = await viewsOf(
-    repositories,
-    await repositories.units.byIds([...new Set(jobs.map((job) => job.unitId))]),
-  );
-  const unitById = new Map(units.map((unit) => [unit.id, unit]));
-  const names = await namesOf(
-    repositories,
-    jobs.flatMap((job) => [job.createdBy, ...(job.assignedTo ? [job.assignedTo] : [])]),
-  );
-  return jobs.map((job) => ({
-    id: job.id,
-    title: job.title,
-    unit: unitById.get(job.unitId)!,
-    createdAt: job.createdAt.toISOString(),
-    createdBy: names[job.createdBy] ?? '',
-    assignedTo: job.assignedTo ? { id: job.assignedTo, name: names[job.assignedTo] ?? '' } : null,
-    plannedFor: job.plannedFor ?? null,
-    waitsFor: job.waitsFor,
-    summary: job.summary ?? null,
-    lastSequence: job.lastSequence,
-    archived: job.archivedAt !== null,
-    version: job.version,
-  }));
+/** A job as pages see it; what was changed has to be written before. */
+export async function jobView(repositories: Repositories, id: string): Promise<JobView> {
+  const [view] = await repositories.jobs.views([id]);
+  if (!view) throw new AppError('notFound', 'No such job');
+  return view;
 }

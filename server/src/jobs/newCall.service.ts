@@ -4,7 +4,7 @@ import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { mustFindSite } from '../sites/sites.service.ts';
 import { mustFindUnit } from '../units/units.service.ts';
-import { jobViews, mustBeAtWork, unplanned } from './jobs.service.ts';
+import { jobView, mustBeAtWork, unplanned } from './jobs.service.ts';
 
 /** What is known when somebody calls. */
 export interface Call {
@@ -37,7 +37,7 @@ export function takeCall(services: Services, person: SignedIn, call: Call): Prom
       assignedTo: call.assignedTo,
       plannedFor: call.plannedFor,
     });
-    return (await jobViews(repositories, [job]))[0]!;
+    return jobView(repositories, job.id);
 
     async function newUnit() {
       if (call.unit.name.trim() === '') throw new AppError('badInput', 'Unit: expected a name');

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Job } from '@brine/contract/routes';
 import { anEntry, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
+import { demoDefinition } from '../../testing/demoDefinition.ts';
 import { openOf } from '../../testing/openOf.ts';
 import { startChanges } from '../changes/changes.ts';
 import { summariseWaiting } from '../summaries/summaries.ts';
@@ -152,6 +153,51 @@ describe('the day', () => {
     await write(job.id, [{ kind: 'note', text: 'somebody wrote' }]);
     await until(() => told.includes(job.id));
     await changes.close();
+  });
+});
+
+describe('beside the board', () => {
+  test('stand jobs on units that are not as an earlier job left them, with the values', async () => {
+    const definition = demoDefinition('marl-4');
+    const pin = (await tess.call('POST', '/api/controllers', { definition })).json.controller;
+    const first = (await call({ title: 'Set up' })).json.job as Job;
+    const left = { kind: 'sheet', sheet: 'left', parent: null, definition: pin };
+    await write(first.id, [
+      { kind: 'control', role: 'new', definition: pin },
+      {
+        ...left,
+        rows: [
+          { code: 'hold', value: 38 },
+          { code: 'gap', value: 4 },
+        ],
+      },
+    ]);
+    const again = (await call({ unitId: first.unit.id, title: 'Warm again' })).json.job as Job;
+    const elsewhere = (await call({ title: 'Another unit' })).json.job as Job;
+    for (const { id } of [again, elsewhere])
+      await write(id, [
+        { kind: 'control', role: 'old', definition: pin },
+        { kind: 'found', code: 'hold', value: '35' },
+        { kind: 'found', code: 'gap', value: '4' },
+      ]);
+    const driftOf = async (id: string) => (await today()).jobs.find((job) => job.id === id)?.summary?.drift;
+    expect(await driftOf(again.id)).toEqual([{ code: 'hold', left: '38', found: '35' }]);
+    expect([await driftOf(first.id), await driftOf(elsewhere.id)]).toEqual([[], []]);
+  });
+
+  test('stand units that were never handed over: some by name, all of them counted', async () => {
+    const { withoutSheet } = (await tess.call('GET', '/api/today')).json;
+    // Oracle: a second way to count, from the lists.
+    const { units } = (await tess.call('GET', '/api/units')).json;
+    const handed = new Set(
+      (await tess.call('GET', '/api/jobs')).json.jobs
+        .filter((job: Job) => job.summary?.handedOver)
+        .map((job: Job) => job.unit.id),
+    );
+    const expected = units.filter(({ id }: { id: string }) => !handed.has(id));
+    expect(handed.size).toBeGreaterThan(0);
+    expect(withoutSheet.total).toBe(expected.length);
+    expect(withoutSheet.units.length).toBe(Math.min(8, expected.length));
   });
 });
 

@@ -1,5 +1,5 @@
 import { raw, type EntityManager } from '@mikro-orm/postgresql';
-import { containing, insert } from '../database/insert.ts';
+import { containing, holding, insert } from '../database/insert.ts';
 import { digitsIn, holdingNumber } from '../database/phone.ts';
 import { siteEntity, type Site } from './site.entity.ts';
 
@@ -23,11 +23,10 @@ function holds(columns: readonly string[], text: string, phone?: string) {
   if (text === '') return { sql: 'true', values: [] };
   const number = phone === undefined ? null : holdingNumber(text);
   return {
-    sql: [
-      ...columns.map((column) => `${column} ilike ?`),
-      ...(number === null ? [] : [`${digitsIn(phone!)} like ?`]),
-    ].join(' or '),
-    values: [...columns.map(() => containing(text)), ...(number === null ? [] : [number])],
+    sql: [`${holding(columns)} ilike ?`, ...(number === null ? [] : [`${digitsIn(phone!)} like ?`])].join(
+      ' or ',
+    ),
+    values: [containing(text), ...(number === null ? [] : [number])],
   };
 }
 
@@ -63,14 +62,15 @@ export function siteRepository(em: EntityManager) {
       const where = `${archived ? 'true' : 's.archived_at is null'} and ((${alone} and ${own.sql}) or exists (
         select 1 from unit u where u.site_id = s.id and u.archived_at ${here} and ((${own.sql}) or (${unit.sql}))))`;
       const values = [...own.values, ...own.values, ...unit.values];
-      const [counted] = await em.execute<{ n: number }[]>(
-        `select count(*)::int as n from site s where ${where}`,
-        values,
-      );
-      const rows = await em.execute<{ id: string }[]>(
-        `select s.id from site s where ${where} order by s.name, s.id limit ? offset ?`,
+      // Counted in the same pass: each looks at every site.
+      const rows = await em.execute<{ id: string; n: number }[]>(
+        `select s.id, count(*) over ()::int as n from site s where ${where} order by s.name, s.id limit ? offset ?`,
         [...values, limit, offset],
       );
+      const beyond = rows.length === 0 && offset > 0;
+      const [counted] = beyond
+        ? await em.execute<{ n: number }[]>(`select count(*)::int as n from site s where ${where}`, values)
+        : rows;
       const siteIds = rows.map(({ id }) => id);
       const units =
         siteIds.length === 0

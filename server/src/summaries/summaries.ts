@@ -35,16 +35,22 @@ export async function summariseWaiting(means: Means, signal?: AbortSignal): Prom
   const { database } = means;
   const waiting = await database.transaction((repositories) => repositories.jobs.toSummarise(ROUND));
   await sideBySide(SIDE_BY_SIDE, waiting, signal ?? new AbortController().signal, async ({ id, unitId }) => {
-    const { material, sequence } = await database.transaction(async (repositories) => {
+    const { material, sequence, leftBefore } = await database.transaction(async (repositories) => {
       const [job, unit] = [await repositories.jobs.byId(id), await repositories.units.byId(unitId)];
-      return { sequence: job!.lastSequence, material: await materialOf(repositories, id, unit!.name) };
+      return {
+        sequence: job!.lastSequence,
+        material: await materialOf(repositories, id, unit!.name),
+        leftBefore: await repositories.entries.leftBy(unitId, id),
+      };
     });
-    const summary = await means.threads.run('summariseJob', material, signal).catch((error: unknown) => {
-      if (signal?.aborted) throw error;
-      // It stays as it was told last, and is tried again after its next entry.
-      means.log.warn({ job: id, err: loggedError(error) }, 'a job could not be summarised');
-      return undefined;
-    });
+    const summary = await means.threads
+      .run('summariseJob', { material, jobId: id, leftBefore }, signal)
+      .catch((error: unknown) => {
+        if (signal?.aborted) throw error;
+        // It stays as it was told last, and is tried again after its next entry.
+        means.log.warn({ job: id, err: loggedError(error) }, 'a job could not be summarised');
+        return undefined;
+      });
     await database.transaction((repositories) => repositories.jobs.keepSummary(id, sequence, summary));
   });
 }

@@ -29,7 +29,19 @@ const board = computed<BoardId>({
     (session.isLead || !jobs.value.some((job) => job.assignedTo?.id === me.value) ? 'everybody' : 'mine'),
   set: (id) => void router.replace({ query: { ...route.query, board: id } }),
 });
-const lanes = computed(() => lanesOf(jobs.value, board.value, day.value, me.value));
+/** Whose jobs alone are looked at; null: everybody's. */
+const person = computed<string | null>({
+  get: () => (today.value?.people ?? []).find(({ id }) => id === route.query['person'])?.id ?? null,
+  set: (id) =>
+    void router.replace({ query: { ...route.query, board: 'everybody', person: id ?? undefined } }),
+});
+const personName = computed(() => today.value?.people.find(({ id }) => id === person.value)?.name ?? '');
+const lanes = computed(() => lanesOf(jobs.value, board.value, day.value, me.value, person.value));
+/** Jobs on units that are not as an earlier job left them. */
+const drifted = computed(() =>
+  [...jobs.value, ...handed.value].filter((job) => (job.summary?.drift ?? []).length > 0),
+);
+const withoutSheet = computed(() => today.value?.withoutSheet ?? { units: [], total: 0 });
 const late = computed(() => jobs.value.filter((job) => isLate(job, day.value)).length);
 const waiting = computed(() => jobs.value.filter((job) => job.waitsFor !== '').length);
 const handed = computed(() => today.value?.handedOver ?? []);
@@ -100,6 +112,10 @@ async function planned() {
       </div>
       <FormProblem class="mt-3" :message="problem" />
       <SegmentedControl v-model="board" class="mt-3" label="Which jobs" :options="options" />
+      <p v-if="person" class="mt-3" data-test="one-person">
+        Only {{ personName }}’s.
+        <button type="button" class="link" @click="person = null">Show everybody’s</button>
+      </p>
       <section v-for="lane in lanes" :key="lane.title" class="mt-5" :aria-label="lane.title">
         <h2 class="border-b border-ink pb-1 text-[15px]" :class="{ 'text-alarm': lane.title === 'Late' }">
           {{ lane.title }} <span class="font-normal text-soft">{{ lane.jobs.length }}</span>
@@ -137,12 +153,20 @@ async function planned() {
         <h2 class="border-b border-ink pb-1 text-[16px]">People</h2>
         <ul>
           <li v-for="one in loads" :key="one.id" class="border-b border-hairline py-2">
-            <span class="flex items-baseline justify-between gap-3"
-              ><span class="font-medium">{{ one.name }}</span
-              ><span class="text-[13.5px] text-soft"
-                >{{ counted(one.jobs, 'job', 'jobs') }}{{ one.late > 0 ? `, ${one.late} late` : '' }}</span
-              ></span
+            <button
+              type="button"
+              class="flex w-full items-baseline justify-between gap-3 text-left pointer-coarse:min-h-11"
+              :aria-pressed="person === one.id"
+              :title="`Only ${one.name}’s jobs`"
+              data-test="person-load"
+              @click="person = person === one.id ? null : one.id"
             >
+              <span class="font-medium text-brine" :class="{ underline: person === one.id }">{{
+                one.name
+              }}</span><span class="text-[13.5px] text-soft"
+                >{{ counted(one.jobs, 'job', 'jobs') }}{{ one.late > 0 ? `, ${one.late} late` : '' }}</span
+              >
+            </button>
             <span class="mt-1 block h-1.5 bg-band" aria-hidden="true"
               ><span class="block h-full bg-brine/60" :style="{ width: `${(one.jobs / most) * 100}%` }"></span
             ></span>
@@ -175,6 +199,42 @@ async function planned() {
             <span class="block text-[13.5px] text-soft">{{ job.summary!.openWords }}</span>
           </li>
         </ul>
+      </section>
+      <section v-if="drifted.length > 0" aria-label="Not as it was left" data-test="today-drift">
+        <h2 class="border-b border-ink pb-1 text-[16px]">Not as it was left</h2>
+        <ul>
+          <li v-for="job in drifted" :key="job.id" class="border-b border-hairline py-2">
+            <RouterLink class="font-medium text-brine hover:underline" :to="`/units/${job.unit.id}`">{{
+              [job.unit.tag, job.unit.name].filter(Boolean).join(' ')
+            }}</RouterLink>
+            <span
+              v-for="one in job.summary!.drift.slice(0, 3)"
+              :key="one.code"
+              class="block text-[13.5px] text-soft"
+              ><span class="font-mono">{{ one.code }}</span> left at {{ one.left }}, found at
+              {{ one.found }}</span
+            >
+            <span v-if="job.summary!.drift.length > 3" class="block text-[13.5px] text-soft"
+              >and {{ job.summary!.drift.length - 3 }} more</span
+            >
+          </li>
+        </ul>
+      </section>
+      <section v-if="withoutSheet.total > 0" aria-label="Units without a sheet" data-test="without-sheet">
+        <h2 class="border-b border-ink pb-1 text-[16px]">
+          Units without a sheet <span class="font-normal text-soft">{{ withoutSheet.total }}</span>
+        </h2>
+        <ul>
+          <li v-for="one in withoutSheet.units" :key="one.id" class="border-b border-hairline py-2">
+            <RouterLink class="font-medium text-brine hover:underline" :to="`/units/${one.id}`">{{
+              [one.tag, one.name].filter(Boolean).join(' ')
+            }}</RouterLink>
+            <span class="block text-[13.5px] text-soft">{{ one.siteName }}</span>
+          </li>
+        </ul>
+        <p v-if="withoutSheet.total > withoutSheet.units.length" class="hint mt-1">
+          and {{ withoutSheet.total - withoutSheet.units.length }} more; nothing was handed over on them yet.
+        </p>
       </section>
     </aside>
     <NewCallDialog

@@ -58,6 +58,15 @@ describe('the board', () => {
       ['Ida', 0, 0],
     ]);
   });
+  test('of one person only theirs, in any look', () => {
+    const jobs = [job('a', TODAY, 'tess'), job('b', TODAY, 'bo'), job('c', null, 'bo')];
+    const ids = (board: 'everybody' | 'site') =>
+      lanesOf(jobs, board, TODAY, 'tess', 'bo').flatMap((lane) => lane.jobs.map(({ id }) => id));
+    expect([ids('everybody'), ids('site')]).toEqual([
+      ['b', 'c'],
+      ['b', 'c'],
+    ]);
+  });
   test('this week ends on its Sunday', () => {
     // 30 November 2026 is a Monday, 6 December a Sunday (ISO 8601 week 49).
     const days = ['2026-12-06', '2026-12-07'].map((day) => job(day, day, 'tess'));

@@ -21,14 +21,16 @@ export interface Lane {
 /** Planned for a day that is over, and not finished. */
 export const isLate = (job: Job, today: string): boolean => job.plannedFor !== null && job.plannedFor < today;
 
-/** Jobs in lanes: late, today, this week, later and of no day; or by site. What waits for something stands apart from what can be done. */
+/** Jobs in lanes: late, today, this week, later and of no day; or by site; of one person where one is named. What waits for something stands apart from what can be done. */
 export function lanesOf(
   jobs: readonly Job[],
   board: BoardId,
   today: string,
   me: string | null,
+  person: string | null = null,
 ): readonly Lane[] {
   const chosen = jobs.filter((job) => {
+    if (person !== null && job.assignedTo?.id !== person) return false;
     if (board === 'mine') return job.assignedTo?.id === me;
     return board === 'waiting' ? job.waitsFor !== '' : true;
   });

@@ -4,8 +4,8 @@ import { complaintOf, progressOf, stationNames, stations } from '../job/index.ts
 import type { JobParts } from './openItems.ts';
 import { openSummary, openWork } from './openWork.ts';
 
-/** The summary of a job from what its stations show. */
-export function summaryOf(parts: JobParts): JobSummary {
+/** The summary of a job from what its stations show, with what was found otherwise than an earlier job left it. */
+export function summaryOf(parts: JobParts, drift: JobSummary['drift'] = []): JobSummary {
   const { state, program, wiring, proving } = parts;
   const work = openWork(parts);
   const progress = progressOf(state, program, wiring, proving, work);
@@ -22,6 +22,7 @@ export function summaryOf(parts: JobParts): JobSummary {
     handedOver: over?.body.kind === 'handedOver' ? { at: over.deviceTime, to: over.body.to } : null,
     followUp: followUp ? { due: followUp.due, what: followUp.what } : null,
     calibrationDue: due.toSorted()[0] ?? null,
+    drift,
     complaint: complaintOf(state),
     control: standing(state, 'control:new', 'control')?.definition?.family ?? '',
   };

@@ -12,6 +12,8 @@ export class Migration0014CalendarsAndLogo extends Migration {
         revoked_at timestamptz null
       );
       create unique index calendar_feed_one_open on calendar_feed (person_id) where revoked_at is null;
+      -- Every summary is made anew: it tells more.
+      update job set summary_of = -1 where summary is not null;
       alter table company add column logo bytea null;
       alter table company add column logo_type varchar(40) null;
     `);
