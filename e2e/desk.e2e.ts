@@ -131,7 +131,7 @@ export const firstLead: EndToEndTest = {
         await seeText(page, 'The two passwords differ');
         await fill(page, 'input[name="again"]', 'a long password');
         await click(page, byTest('take-link'));
-        await seeText(page, 'Nothing is open.');
+        await seeText(page, 'Three steps to the first job');
 
         await page.goto(`${server.base}/people`, { waitUntil: 'networkidle0' });
         await click(page, byTest('invite'));

@@ -3,6 +3,7 @@ import { damagedBackups } from './damagedBackups.e2e.ts';
 import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { companysDay } from './companysDay.e2e.ts';
+import { firstRun } from './firstRun.e2e.ts';
 import { leadsMorning } from './leadsMorning.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
 import { everyPage } from './everyPage.e2e.ts';
@@ -35,6 +36,7 @@ const tests = [
   wholeJob,
   companysDay,
   leadsMorning,
+  firstRun,
   provePath,
   secondBrowser,
   serverAway,

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS } from '@brine/contract/lengths';
 import type { Company } from '@brine/contract/routes';
 import { schools, type SchoolId } from '@brine/core/foundation/unit';
-import { request, messageOf } from '../shared/api/client.ts';
+import { messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -29,23 +29,20 @@ const rows = computed(() =>
     ),
   })),
 );
-async function change(
-  what: Partial<Pick<Company, 'name' | 'phone' | 'schools' | 'displayUnit' | 'offlineDays'>>,
-) {
+async function change(what: Parameters<typeof session.changeCompany>[0]) {
   problem.value = null;
   try {
-    await request('changeCompany', { body: { ...what, version: session.company!.version } });
+    await session.changeCompany(what);
   } catch (error) {
     problem.value = messageOf(error);
   }
-  await session.loadCompany();
 }
 const choose = (id: SchoolId, event: Event) => {
   const { value } = event.target as HTMLSelectElement;
-  const others = Object.fromEntries(
-    Object.entries(session.company?.schools ?? {}).filter(([other]) => other !== id),
-  );
-  void change({ schools: value === '' ? others : { ...others, [id]: value } });
+  void change(({ schools: now }) => {
+    const others = Object.fromEntries(Object.entries(now).filter(([other]) => other !== id));
+    return { schools: value === '' ? others : { ...others, [id]: value } };
+  });
 };
 const unit = (event: Event) =>
   change({ displayUnit: (event.target as HTMLSelectElement).value as Company['displayUnit'] });

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import type { Job } from '@brine/contract/routes';
+import { request } from '../shared/api/client.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import ScanButton from '../shared/scan/ScanButton.vue';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -10,6 +11,7 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import { boardNames, boards, isLate, lanesOf, loadsOf, type BoardId } from './board.ts';
 import { dayWords, longDay } from './dayWords.ts';
+import FirstSteps from './FirstSteps.vue';
 import NewCallDialog from './NewCallDialog.vue';
 import PlanDialog from './PlanDialog.vue';
 import TodayLine from './TodayLine.vue';
@@ -78,6 +80,18 @@ function hangUp() {
   calling.value = false;
   if (calledFor.value !== '') void router.replace({ query: { ...route.query, call: undefined } });
 }
+/** A company that has no job yet, as its lead sees it. */
+const anyJob = ref(true);
+const first = computed(() => session.isLead && today.value?.total === 0 && !anyJob.value);
+watch(
+  () => today.value?.total,
+  async (total) => {
+    if (total !== 0 || !session.isLead) return;
+    const lists = [false, true].map((archived) => request('jobs', { query: { search: '', archived } }));
+    // Unknown is taken for some: nobody is led through first steps by a server that is away.
+    anyJob.value = (await Promise.all(lists).catch(() => null))?.some((list) => list.total > 0) ?? true;
+  },
+);
 const planning = ref<Job | null>(null);
 useJumpTargets(() =>
   jobs.value.map((job) => ({
@@ -131,7 +145,8 @@ async function planned() {
           />
         </ul>
       </section>
-      <p v-if="today && lanes.length === 0" class="mt-6 max-w-[60ch]">
+      <FirstSteps v-if="first" @call="calling = true" />
+      <p v-else-if="today && lanes.length === 0" class="mt-6 max-w-[60ch]">
         <template v-if="jobs.length === 0"
           >Nothing is open.
           <template v-if="session.mayWrite"

@@ -9,6 +9,11 @@ import { mayWorkOffline, remembered, rememberPerson, forgetPerson, type Remember
 /** Set while a sign-out without signal still has to be told to the server. */
 const SIGN_OUT = 'brine-sign-out';
 
+/** What a lead changes of the company. */
+export type CompanyChange = Partial<
+  Pick<Company, 'name' | 'phone' | 'schools' | 'displayUnit' | 'offlineDays'>
+>;
+
 /** Who is signed in, and the company. The last person is remembered for some days, so that a page works without signal. */
 export const useSession = defineStore('session', () => {
   const person = ref<Person | null>(null);
@@ -114,6 +119,24 @@ export const useSession = defineStore('session', () => {
     if (person.value) rememberPerson(person.value, company.value, new Date());
   }
 
+  let changing: Promise<unknown> = Promise.resolve();
+  /** Changes the company. One change after the other: each is made on what the one before left. */
+  function changeCompany(
+    what: CompanyChange | ((now: Company) => CompanyChange),
+  ): Promise<void> {
+    const mine = changing.then(async () => {
+      try {
+        const now = company.value!;
+        const change = typeof what === 'function' ? what(now) : what;
+        await request('changeCompany', { body: { ...change, version: now.version } });
+      } finally {
+        await loadCompany();
+      }
+    });
+    changing = mine.catch(() => undefined);
+    return mine;
+  }
+
   async function newTicket(): Promise<string | null> {
     return (await request('renewTicket', { body: { device: await outbox.device() } })).ticket;
   }
@@ -140,6 +163,7 @@ export const useSession = defineStore('session', () => {
     changePassword,
     signOut,
     loadCompany,
+    changeCompany,
     exported,
   };
 });
