@@ -4,6 +4,7 @@ import { badInput } from './badInput.e2e.ts';
 import { accessible, firstLead, keys } from './desk.e2e.ts';
 import { companysDay } from './companysDay.e2e.ts';
 import { firstRun } from './firstRun.e2e.ts';
+import { besideTheDemo } from './besideTheDemo.e2e.ts';
 import { leadsMorning } from './leadsMorning.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
 import { everyPage } from './everyPage.e2e.ts';
@@ -37,6 +38,7 @@ const tests = [
   companysDay,
   leadsMorning,
   firstRun,
+  besideTheDemo,
   provePath,
   secondBrowser,
   serverAway,

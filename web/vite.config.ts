@@ -41,5 +41,5 @@ export default defineConfig({
   resolve: { conditions: ['brine-src', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },
-  server: { proxy: { '/api': api, '/health': api } },
+  server: { proxy: { '/api': api, '/demo/api': api, '/health': api } },
 });

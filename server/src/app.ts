@@ -25,7 +25,11 @@ interface Env {
 
 /** The whole server as one function from request to answer. State is in the database alone. */
 export function createApp(services: Services): Hono<Env> {
-  const app = new Hono<Env>();
+  const { mount } = services.config;
+  // The demo beside a real company has the same addresses, below its own.
+  const app = new Hono<Env>(
+    mount === '' ? {} : { getPath: (request) => new URL(request.url).pathname.slice(mount.length) },
+  );
   app.use(securityHeaders(services.config.tls !== null));
   app.use(logged(services));
   // Leaves alone what is small, packed already, or an event stream.

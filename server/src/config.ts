@@ -1,5 +1,8 @@
 import { fileURLToPath } from 'node:url';
 
+/** Where the demo company is looked at, beside a real one. */
+export const DEMO_MOUNT = '/demo';
+
 /** Everything the server is told from outside, read once at the start. */
 export interface Config {
   readonly host: string;
@@ -10,6 +13,8 @@ export interface Config {
   /** Folder of the built web application; null serves the API alone (development). */
   readonly webFolder: string | null;
   readonly demo: boolean;
+  /** What addresses begin with: nothing, or where the demo stands beside a real company. */
+  readonly mount: '' | typeof DEMO_MOUNT;
   readonly tls: { readonly certificate: string; readonly key: string } | null;
   /** Behind a reverse proxy that sets X-Forwarded-For and -Proto. */
   readonly trustProxy: boolean;
@@ -48,6 +53,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     dataFolder: env['BRINE_DATA_FOLDER'] || null,
     webFolder: env['BRINE_WEB'] === 'none' ? null : (env['BRINE_WEB'] ?? `${projectRoot}web/dist`),
     demo: env['BRINE_DEMO'] === '1',
+    mount: '',
     tls: certificate && key ? { certificate, key } : null,
     trustProxy: env['BRINE_TRUST_PROXY'] === '1',
     publicUrl: env['BRINE_PUBLIC_URL']?.replace(/\/$/, '') ?? null,

@@ -6,9 +6,10 @@ import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { theCompany } from './company/company.service.ts';
-import { readConfig, type Config } from './config.ts';
+import { DEMO_MOUNT, readConfig, type Config } from './config.ts';
 import { databaseOn } from './database/database.ts';
 import { migrate, NewerDatabase, oneAtATime, openOrm } from './database/orm.ts';
+import { demoAside } from './demo/aside.ts';
 import { loadDemo } from './demo/loadDemo.ts';
 import type { Means } from './http/context.ts';
 import { letGoOfStalledBodies } from './http/stalledBodies.ts';
@@ -37,10 +38,14 @@ const queue = await startQueue(means);
 const summaries = startSummaries(means);
 const changes = startChanges(config.databaseUrl, log);
 
-const app = createApp({ ...means, queue, changes });
+const aside = config.demo ? null : demoAside(means, createApp);
+const app = createApp({ ...means, queue, changes, aside });
 const server = serve(
   {
-    fetch: app.fetch,
+    fetch: (request: Request, environment: unknown) =>
+      aside && new URL(request.url).pathname.startsWith(`${DEMO_MOUNT}/api/`)
+        ? aside.fetch(request, environment)
+        : app.fetch(request, environment as object),
     hostname: config.host,
     port: config.port,
     ...(config.tls && {
@@ -73,6 +78,7 @@ async function stop(signal: string): Promise<void> {
     server.close(() => resolve());
     (server as { closeIdleConnections?: () => void }).closeIdleConnections?.();
   });
+  await aside?.close();
   await queue.close();
   await summaries.close();
   await means.threads.close();

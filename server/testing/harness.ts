@@ -83,6 +83,7 @@ export async function startHarness(
     ...means,
     queue: options.queue ? await startQueue(means) : noQueue,
     changes: noChanges,
+    aside: null,
   };
   const app = createApp(services);
 

@@ -5,6 +5,7 @@ import { handleKey } from './shared/keys/keyRegistry.ts';
 import KeyList from './shared/keys/KeyList.vue';
 import { useShrinking } from './shared/layout/useShrinking.ts';
 import TopBar from './shared/layout/TopBar.vue';
+import DemoBar from './shared/layout/DemoBar.vue';
 import OfflineBar from './shared/layout/OfflineBar.vue';
 import { watchContact } from './shared/api/contact.ts';
 import { watchFiles } from './shared/layout/sendFiles.ts';
@@ -42,6 +43,7 @@ onBeforeUnmount(() => removeEventListener('keydown', handleKey));
 <template>
   <div class="flex h-dvh flex-col">
     <TopBar class="transition-[margin] duration-150" :class="{ 'max-lg:-mt-[46px]': shrunk }" />
+    <DemoBar />
     <OfflineBar />
     <main ref="scroller" class="flex min-h-0 flex-1 flex-col overflow-auto">
       <RouterView />

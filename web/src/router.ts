@@ -1,3 +1,4 @@
+import { mount } from './shared/mount/mount.ts';
 import { createRouter, createWebHistory, type Router } from 'vue-router';
 import { useSession } from './shared/session/sessionStore.ts';
 
@@ -49,7 +50,7 @@ export async function loadPages(): Promise<void> {
 /** Pages by task. */
 export function createAppRouter(): Router {
   const router = createRouter({
-    history: createWebHistory(),
+    history: createWebHistory(mount || undefined),
     routes: [
       { path: '/', redirect: '/today' },
       { path: '/today', component: pages.todayPage, meta: { title: 'Today' } },

@@ -19,7 +19,9 @@ precacheAndRoute(self.__WB_MANIFEST);
 cleanupOutdatedCaches();
 // Any address of a page is the one page; what the server says of itself is never answered from here.
 registerRoute(
-  new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/health\//] }),
+  new NavigationRoute(createHandlerBoundToURL('/index.html'), {
+    denylist: [/^(\/demo)?\/api\//, /^\/health\//],
+  }),
 );
 // The reader of photographed booklets is large and seldom wanted: kept once it was used.
 registerRoute(({ url }) => url.pathname.startsWith('/letters/'), new CacheFirst({ cacheName: 'letters' }));

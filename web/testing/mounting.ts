@@ -62,6 +62,7 @@ const person = { id: 'p1', name: 'Tess', login: 'tess', demo: false };
 const company = {
   name: 'Own company',
   phone: '',
+  logo: null,
   schools: {},
   displayUnit: 'fahrenheit' as const,
   offlineDays: 14,

@@ -8,6 +8,9 @@ export const LONGEST_ID = 120;
 export const LONGEST_NAME = 200;
 /** Longest telephone number, with what people write beside it. */
 export const LONGEST_PHONE = 60;
+/** Largest picture that stands for a company on its papers, in bytes, and as the text of a data URL. */
+export const LARGEST_LOGO = 100_000;
+export const LONGEST_LOGO_URL = Math.ceil(LARGEST_LOGO / 3) * 4 + 40;
 /** Largest whole number that the database keeps in an integer column. */
 export const MAX_INTEGER = 2_147_483_647;
 /** Shortest password, in characters. */

@@ -2,6 +2,7 @@
 export const paths = {
   signIn: { method: 'post', path: '/sign-in' },
   signOut: { method: 'post', path: '/sign-out' },
+  lookAround: { method: 'post', path: '/look-around' },
   me: { method: 'get', path: '/me' },
   renewTicket: { method: 'post', path: '/me/ticket' },
   changePassword: { method: 'post', path: '/me/password' },

@@ -40,6 +40,13 @@ export const authRoutes = {
     access: 'public',
     answer: done,
   }),
+  lookAround: contract({
+    ...paths.lookAround,
+    summary:
+      'Opens the demo company beside one’s own, with a session there in the role one has; makes it where nobody has looked yet',
+    access: 'viewer',
+    answer: object({ at: said() }),
+  }),
   me: contract({
     ...paths.me,
     summary: 'Who is signed in',

@@ -1,7 +1,7 @@
 import { mixed, object, string, type InferType } from 'yup';
 import { schools, type SchoolId, type Sides } from '@brine/core/foundation/unit';
 import { freeText, LONGEST_PHONE, name, version, whole, type DeepReadonly } from '../fields/index.ts';
-import { LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS } from '../lengths/index.ts';
+import { LARGEST_LOGO, LEAST_OFFLINE_DAYS, LONGEST_LOGO_URL, MOST_OFFLINE_DAYS } from '../lengths/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, said } from './views.ts';
@@ -27,6 +27,8 @@ const displayUnit = () =>
 const company = object({
   name: said(),
   phone: said(),
+  /** Its mark on the papers, as a data URL of a PNG or JPEG; null where there is none. */
+  logo: said().nullable(),
   schools: mixed<Sides>().required(),
   displayUnit: displayUnit().required(),
   /** Days that somebody may work on a device without contact with the server. */
@@ -62,6 +64,15 @@ export const companyRoutes = {
     body: object({
       name: name('Name').optional(),
       phone: freeText('Phone', LONGEST_PHONE).optional(),
+      logo: string()
+        .nullable()
+        .optional()
+        .default(undefined)
+        .max(LONGEST_LOGO_URL, `logo: expected a picture of at most ${LARGEST_LOGO / 1000} kB`)
+        .matches(/^data:image\/(png|jpeg);base64,[A-Za-z0-9+/=]+$/, {
+          message: 'logo: expected a PNG or JPEG picture',
+          excludeEmptyString: true,
+        }),
       schools: sides.optional().default(undefined),
       displayUnit: displayUnit().optional(),
       offlineDays: whole(LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS).optional().default(undefined),

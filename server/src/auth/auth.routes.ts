@@ -2,35 +2,55 @@ import { api } from '@brine/contract/routes';
 import type { Context } from 'hono';
 import { deleteCookie, setCookie } from 'hono/cookie';
 import { sessionCookie } from '../http/caller.ts';
-import type { Caller } from '../http/context.ts';
+import { DEMO_MOUNT, type Config } from '../config.ts';
+import type { Caller, Services } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
 import { personOf, serve } from '../http/route.ts';
 import { changePassword, endOwnSession, sessionsOf } from './account.service.ts';
 import { endTicket, renewTicket, signIn, signOut, type SignInResult } from './auth.service.ts';
 
 /** Sends the session cookie and answers with what the page may know. */
-export function withCookie(context: Context, caller: Caller, result: SignInResult) {
-  setCookie(context, sessionCookie, result.cookie, {
+export function withCookie(context: Context, { config }: Services, caller: Caller, result: SignInResult) {
+  keepSession(context, config, caller, result.cookie);
+  return { person: result.person, ticket: result.ticket };
+}
+
+/** Sends the cookie of a session, for the pages of the company or of the demo beside it. */
+export function keepSession(
+  context: Context,
+  config: Pick<Config, 'mount'>,
+  caller: Caller,
+  cookie: string,
+): void {
+  setCookie(context, sessionCookie(config), cookie, {
     httpOnly: true,
     sameSite: 'Strict',
     secure: caller.https,
-    path: '/',
+    path: config.mount || '/',
     maxAge: 14 * 86_400,
   });
-  return { person: result.person, ticket: result.ticket };
 }
 
 export const authRoutes = [
   serve(api.signIn, async ({ body, services, caller, context }) => {
     return withCookie(
       context,
+      services,
       caller,
       await signIn(services, caller, body.login.trim(), body.password, body.device),
     );
   }),
   serve(api.signOut, async ({ services, caller, context }) => {
     await signOut(services, caller.cookie);
-    deleteCookie(context, sessionCookie, { path: '/' });
+    deleteCookie(context, sessionCookie(services.config), { path: services.config.mount || '/' });
     return { done: true };
+  }),
+  serve(api.lookAround, async (input) => {
+    const { services, caller, context } = input;
+    if (!services.aside) throw new AppError('notFound', 'This is the demo company itself');
+    const cookie = await services.aside.enter(personOf(input), caller);
+    keepSession(context, { mount: DEMO_MOUNT }, caller, cookie);
+    return { at: DEMO_MOUNT };
   }),
   serve(api.me, async (input) => ({ person: personOf(input) })),
   serve(api.renewTicket, async (input) => ({

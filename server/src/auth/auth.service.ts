@@ -104,7 +104,7 @@ export function personOfSession(services: Services, caller: Caller): Promise<Sig
     const session = await repositories.sessions.byHash(hashOf(cookie));
     if (!session || session.expiresAt <= now) return null;
     const person = await repositories.people.byId(session.personId);
-    if (!person || person.disabledAt !== null || (person.demo && !caller.onThisMachine)) return null;
+    if (!person || person.disabledAt !== null || (person.demo && !caller.mayBeDemo)) return null;
     if (now.getTime() - session.lastUsedAt.getTime() > TOUCH_MS) {
       session.lastUsedAt = now;
       session.expiresAt = new Date(now.getTime() + SESSION_DAYS * DAY_MS);
@@ -139,7 +139,7 @@ export async function authorOfTicket(
   const person = row && row.expiresAt > now ? await repositories.people.byId(row.personId) : null;
   if (!row || !person || person.disabledAt !== null)
     throw new AppError('notSignedIn', 'This device may no longer write for its author; sign in again there');
-  if (person.demo && !caller.onThisMachine)
+  if (person.demo && !caller.mayBeDemo)
     throw new AppError('forbidden', 'Demo sign-ins work only on the machine itself');
   if (person.role === 'viewer') throw new AppError('forbidden', 'Viewers read; ask a lead for another role');
   return { person, device: row.device };

@@ -11,6 +11,8 @@ export const companyEntity = defineEntity({
     name: p.string(),
     /** Whom people on site call. */
     phone: p.string().default(''),
+    /** Its mark on the papers, a picture as a data URL. */
+    logo: p.text().nullable(),
     schools: p.json<Sides>(),
     displayUnit: p.string().$type<'celsius' | 'fahrenheit'>(),
     offlineDays: p.integer().default(USUAL_OFFLINE_DAYS),

@@ -15,6 +15,7 @@ export function changeCompany(
   change: {
     readonly name?: string | undefined;
     readonly phone?: string | undefined;
+    readonly logo?: string | null | undefined;
     readonly schools?: Sides | undefined;
     readonly displayUnit?: CompanyView['displayUnit'] | undefined;
     readonly offlineDays?: number | undefined;
@@ -27,6 +28,7 @@ export function changeCompany(
       throw new AppError('conflict', 'The company was changed by somebody else meanwhile; look again');
     if (change.name !== undefined) company.name = change.name;
     if (change.phone !== undefined) company.phone = change.phone;
+    if (change.logo !== undefined) company.logo = change.logo === null ? null : wholePicture(change.logo);
     if (change.schools !== undefined) company.schools = change.schools;
     if (change.displayUnit !== undefined) company.displayUnit = change.displayUnit;
     if (change.offlineDays !== undefined) company.offlineDays = change.offlineDays;
@@ -49,10 +51,23 @@ export async function theCompany(repositories: Repositories): Promise<Company> {
   return (await repositories.company.find())!;
 }
 
+/** First bytes of the pictures that papers can hold (ISO/IEC 15948, 5.2; ITU-T T.81, table B.1). */
+const beginnings = { png: [0x89, 0x50, 0x4e, 0x47], jpeg: [0xff, 0xd8, 0xff] } as const;
+
+/** A picture is what it says it is: papers are drawn from it for everybody. */
+function wholePicture(url: string): string {
+  const [, type, data] = /^data:image\/(png|jpeg);base64,(.+)$/.exec(url) ?? [];
+  const bytes = Buffer.from(data ?? '', 'base64');
+  if (!type || !beginnings[type as 'png' | 'jpeg'].every((byte, at) => bytes[at] === byte))
+    throw new AppError('badInput', 'logo: expected a PNG or JPEG picture');
+  return url;
+}
+
 function viewOf(company: Company): CompanyView {
   return {
     name: company.name,
     phone: company.phone,
+    logo: company.logo ?? null,
     schools: company.schools,
     displayUnit: company.displayUnit,
     offlineDays: company.offlineDays,

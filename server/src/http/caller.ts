@@ -6,7 +6,9 @@ import type { Caller } from './context.ts';
 
 /** As long as its column. */
 const LONGEST_BROWSER = 300;
-export const sessionCookie = 'brine_session';
+/** The demo beside a real company has a session of its own. */
+export const sessionCookie = ({ mount }: Pick<Config, 'mount'>) =>
+  mount === '' ? 'brine_session' : 'brine_demo_session';
 
 /** Who asks, from where. Forwarded headers count only behind a trusted proxy, and never make anybody local. */
 export function callerOf(context: Context, requestId: string, config: Config): Caller {
@@ -17,13 +19,15 @@ export function callerOf(context: Context, requestId: string, config: Config): C
     : undefined;
   const viaHttps =
     config.tls !== null || (config.trustProxy && context.req.header('x-forwarded-proto') === 'https');
+  const onThisMachine =
+    isLoopback(socket) && forwarded === undefined && isLoopbackHost(context.req.header('host'));
   return {
     requestId,
     address: last ?? socket,
-    onThisMachine:
-      isLoopback(socket) && forwarded === undefined && isLoopbackHost(context.req.header('host')),
+    onThisMachine,
+    mayBeDemo: onThisMachine || config.mount !== '',
     https: viaHttps,
-    cookie: getCookie(context, sessionCookie) ?? null,
+    cookie: getCookie(context, sessionCookie(config)) ?? null,
     browser: (context.req.header('user-agent') ?? '').slice(0, LONGEST_BROWSER),
   };
 }

@@ -1,5 +1,6 @@
 import type { Person } from '@brine/contract/routes';
 import type { Logger } from 'pino';
+import type { Aside } from '../demo/aside.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Config } from '../config.ts';
 import type { Database } from '../database/database.ts';
@@ -21,6 +22,8 @@ export interface Services extends Means {
   readonly queue: Queue;
   /** What changed in the database, whoever changed it. */
   readonly changes: Changes;
+  /** The demo company beside this one; null where this is the demo. */
+  readonly aside: Aside | null;
 }
 
 /** Who asks, from where. */
@@ -29,6 +32,8 @@ export interface Caller {
   readonly address: string;
   /** True only for a browser on this very machine: loopback socket, loopback host name, no proxy in between. */
   readonly onThisMachine: boolean;
+  /** Whether a demo account counts from there: on this machine, and in the demo beside a real company, which only people of the company enter. */
+  readonly mayBeDemo: boolean;
   readonly https: boolean;
   readonly cookie: string | null;
   /** What the browser says of itself. */

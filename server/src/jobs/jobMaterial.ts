@@ -19,6 +19,8 @@ export interface JobMaterial {
   readonly company: string;
   /** Whom to call. */
   readonly phone: string;
+  /** The company’s mark as a data URL; null where it has none. */
+  readonly logo: string | null;
 }
 
 /** The definitions of a job by hash. */
@@ -30,6 +32,13 @@ export async function materialOf(
   jobId: string,
   unitName: string,
 ): Promise<JobMaterial> {
-  const { schools, name: company, phone } = await theCompany(repositories);
-  return { ...(await repositories.entries.materialOf(jobId)), unitName, schools, company, phone };
+  const { schools, name: company, phone, logo } = await theCompany(repositories);
+  return {
+    ...(await repositories.entries.materialOf(jobId)),
+    unitName,
+    schools,
+    company,
+    phone,
+    logo: logo ?? null,
+  };
 }

@@ -28,6 +28,6 @@ export const peopleRoutes = [
   }),
   serve(api.link, async ({ services, params }) => ({ link: await lookAtLink(services, params.token) })),
   serve(api.takeLink, async ({ services, caller, context, params, body }) => {
-    return withCookie(context, caller, await takeLink(services, params.token, body, caller));
+    return withCookie(context, services, caller, await takeLink(services, params.token, body, caller));
   }),
 ];

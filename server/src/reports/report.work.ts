@@ -74,6 +74,7 @@ export async function makeReport(means: Means, work: WorkUnderWay): Promise<void
     const report = {
       company: company.name,
       phone: company.phone,
+      logo: company.logo ?? null,
       of,
       period: { from: wish.from, to: wish.to },
       made,

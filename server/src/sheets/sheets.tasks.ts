@@ -69,6 +69,7 @@ export function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
     site,
     company: material.company,
     phone: material.phone,
+    logo: material.logo,
     setBy: keyedBy.map((id) => material.names[id] ?? ''),
     otherwiseBy,
     date: dayOf(entries) ?? input.openedAt.slice(0, 10),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mount } from '../shared/mount/mount.ts';
 import { computed, ref } from 'vue';
 import { useJob } from '../shared/job/useJob.ts';
 import { inDays, inMonths } from '../shared/display/dates.ts';
@@ -95,7 +96,7 @@ const tick = (f: (typeof list.value)[number]) =>
     <a
       v-if="list.length > 0"
       class="link mt-2 inline-block"
-      :href="`/api/jobs/${job.id}/follow-ups.ics`"
+      :href="`${mount}/api/jobs/${job.id}/follow-ups.ics`"
       download
       data-test="ics"
       >Into the calendar (ICS)</a

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mount } from '../shared/mount/mount.ts';
 import { LONGEST_NAME, LONGEST_TEXT } from '@brine/contract/lengths';
 import { cutText } from '../shared/ui/cutText.ts';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
@@ -61,6 +62,7 @@ const judgement = useJobJudgement();
 const printing = computed(() => ({
   company: session.company?.name ?? '',
   phone: session.company?.phone ?? '',
+  logo: session.company?.logo ?? null,
   person: session.person?.name ?? '',
   reader: display.unit,
   findings: judgement.findings.value,
@@ -71,7 +73,7 @@ const types = [
 ];
 const address = computed(
   () =>
-    `/api/jobs/${job.id}/sheet.pdf?for=${whom.value}&paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
+    `${mount}/api/jobs/${job.id}/sheet.pdf?for=${whom.value}&paper=${paper.value}&type=${type.value}&unit=${display.unit}&after=${job.state.value.sequence}`,
 );
 const versions = computed(() =>
   added(job.state.value, 'sheet').flatMap(({ entry }) =>

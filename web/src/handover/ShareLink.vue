@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressHere } from '../shared/mount/mount.ts';
 import { computed, ref, watch } from 'vue';
 import { messageOf, request } from '../shared/api/client.ts';
 import { localDate } from '../shared/display/localTime.ts';
@@ -17,7 +18,7 @@ const token = ref<string | null>(null);
 const { copied, copy, problem: copyProblem } = useCopy();
 const problem = ref('');
 const unitId = computed(() => job.job.value?.unit.id ?? null);
-const address = computed(() => (token.value ? `${location.origin}/u/${token.value}` : ''));
+const address = computed(() => (token.value ? `${addressHere()}/u/${token.value}` : ''));
 async function act(what: 'share' | 'makeShare' | 'revokeShare') {
   if (!unitId.value) return;
   problem.value = '';

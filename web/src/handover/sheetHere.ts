@@ -9,6 +9,7 @@ import type { OpenJob } from '../shared/job/useJob.ts';
 export interface Printing {
   readonly company: string;
   readonly phone: string;
+  readonly logo: string | null;
   readonly person: string;
   readonly reader: TemperatureUnit;
   /** What the judgement says, as the page shows it. */
@@ -40,6 +41,7 @@ export async function sheetHere(
     site: opened.unit.siteName,
     company: by.company,
     phone: by.phone,
+    logo: by.logo,
     setBy: [...new Set(keyed.map((entry) => job.nameOf(entry.author)))],
     otherwiseBy: by.person,
     date: localDate(new Date().toISOString()),

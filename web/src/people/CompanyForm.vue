@@ -6,6 +6,7 @@ import { schools, type SchoolId } from '@brine/core/foundation/unit';
 import { messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
+import CompanyLogo from './CompanyLogo.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 
 const session = useSession();
@@ -86,6 +87,7 @@ const costs = (row: (typeof rows.value)[number]) =>
           @change="callUs"
         />
       </div>
+      <CompanyLogo />
       <div class="flex flex-col gap-1">
         <label for="company-unit" class="field-label">Usual degrees</label
         ><select id="company-unit" :value="session.company?.displayUnit" @change="unit">

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { addressHere } from '../shared/mount/mount.ts';
 import { onMounted, ref } from 'vue';
 import { request, messageOf } from '../shared/api/client.ts';
 import { useCopy } from '../shared/ui/useCopy.ts';
 import type { PersonLine, Role } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
+import LookAround from '../shared/layout/LookAround.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import QrCode from '../shared/ui/QrCode.vue';
 import CompanyForm from './CompanyForm.vue';
@@ -28,7 +30,7 @@ async function act(work: () => Promise<unknown>) {
     problem.value ??= messageOf(error);
   }
 }
-const addressOf = (token: string) => `${location.origin}/link/${token}`;
+const addressOf = (token: string) => `${addressHere()}/link/${token}`;
 const change = (person: PersonLine, what: Partial<Pick<PersonLine, 'role' | 'disabled'>>) =>
   act(() =>
     request('changePerson', { params: { id: person.id }, body: { ...what, version: person.version } }),
@@ -130,6 +132,7 @@ onMounted(() => act(async () => undefined));
       </tbody>
     </table>
     <CompanyForm class="mt-10" />
+    <LookAround />
     <InviteDialog v-if="inviting" @close="inviting = false" @invited="invited" />
   </section>
 </template>

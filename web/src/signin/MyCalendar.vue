@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressHere } from '../shared/mount/mount.ts';
 import { computed, onMounted, ref } from 'vue';
 import { messageOf, request } from '../shared/api/client.ts';
 import { localDate } from '../shared/display/localTime.ts';
@@ -13,7 +14,7 @@ const link = ref<{ readonly createdAt: string } | null | undefined>(undefined);
 const token = ref<string | null>(null);
 const problem = ref<string | null>(null);
 const { copied, copy, problem: copyProblem } = useCopy();
-const address = computed(() => (token.value ? `${location.origin}/api/calendar/${token.value}.ics` : ''));
+const address = computed(() => (token.value ? `${addressHere()}/api/calendar/${token.value}.ics` : ''));
 /** Phones hand this scheme to their calendar, which then asks by itself. */
 const subscribing = computed(() => address.value.replace(/^https?:/, 'webcal:'));
 

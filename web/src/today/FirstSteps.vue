@@ -6,6 +6,7 @@ import { messageOf, request } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import LookAround from '../shared/layout/LookAround.vue';
 import { useDraft } from '../shared/ui/useDraft.ts';
 
 /** The first evening of a company: who it is and who works there, the first controller, the first call. */
@@ -134,6 +135,6 @@ const linkLike =
         </div>
       </li>
     </ol>
-    <slot></slot>
+    <LookAround />
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressHere } from '../shared/mount/mount.ts';
 import { onMounted, ref } from 'vue';
 import type { Unit } from '@brine/contract/routes';
 import { messageOf } from '../shared/api/client.ts';
@@ -12,12 +13,12 @@ import { addressForPhones, saveLabels } from './labels.ts';
 /** The label that is put on a unit: whoever scans it, and belongs to the company, stands on this page. */
 const props = defineProps<{ unit: Unit }>();
 const session = useSession();
-const base = ref(location.origin);
+const base = ref(addressHere());
 const problem = ref<string | null>(null);
 const printing = ref(false);
 onMounted(async () => {
   // Without contact the address of this page is as good a guess as any.
-  base.value = await addressForPhones().catch(() => location.origin);
+  base.value = await addressForPhones().catch(() => addressHere());
 });
 async function print() {
   printing.value = true;

@@ -1,3 +1,4 @@
+import { addressHere } from '../shared/mount/mount.ts';
 import { renderSVG } from 'uqr';
 import { labelDocument } from '@brine/core/record/print';
 import type { Unit } from '@brine/contract/routes';
@@ -10,7 +11,7 @@ export type LabelPaper = 'tape' | 'A4' | 'LETTER';
 /** The address that phones open: what is printed must lead there from any phone, not only from this computer. */
 export async function addressForPhones(): Promise<string> {
   const { phones } = await request('phones');
-  return phones?.address ?? location.origin;
+  return phones?.address ?? addressHere();
 }
 
 /** Prints labels of units, made on this device, as a file. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nameHere } from '../shared/mount/mount.ts';
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import PracticeBench from '../shared/bench/PracticeBench.vue';
@@ -30,7 +31,7 @@ const booklet = useBooklet(
 useControllers();
 const steps = useWriterSteps(live);
 /** Taken up again where it was left. */
-const STEP = 'brine-writing-step';
+const STEP = nameHere('brine-writing-step');
 const left = localStorage.getItem(STEP);
 const step = ref<WriterStepId>(
   live.writing.value.text !== '' ? (steps.value.find(({ id }) => id === left)?.id ?? 'booklet') : 'booklet',

@@ -1,3 +1,4 @@
+import { nameHere } from '../shared/mount/mount.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { ControllerDefinition, Panel } from '@brine/core/controllers/definitions';
 import { machineOf, readController } from '@brine/core/controllers/panel';
@@ -34,7 +35,7 @@ export interface WritingRow extends DraftRow {
   readonly omitted: boolean;
 }
 
-const KEY = 'brine-writing';
+const KEY = nameHere('brine-writing');
 /** Chosen as pattern: the panel as it was shown by its keys. */
 export const SHOWN = 'shown';
 

@@ -24,6 +24,8 @@ export interface JobSheetInput {
   readonly company: string;
   /** Whom to call; empty where nobody said. */
   readonly phone: string;
+  /** The company’s mark as a data URL; null where it has none. */
+  readonly logo: string | null;
   /** Names of those who keyed codes in. */
   readonly setBy: readonly string[];
   /** Who set it, where nobody keyed anything. */
@@ -63,6 +65,7 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
     inUnit: inUnitOf(state, program, control, { old, replacement: input.pin }),
     work: openWork({ state, program, wiring, proving, findings }),
     phone: input.phone,
+    logo: input.logo,
     complaint: complaintOf(state),
     verdict: verdictOf(state),
     findings,

@@ -66,6 +66,8 @@ export interface LeaveBehindSheet {
   readonly company: string;
   /** Whom to call; empty where the company has not said. */
   readonly phone: string;
+  /** The company’s mark, as a data URL; null where there is none. */
+  readonly logo: string | null;
   /** What is set, in sentences; only of what is known to be in the unit. */
   readonly setTo: readonly string[];
   /** Codes whose planned value is not in the unit yet. */
@@ -122,6 +124,7 @@ export interface SheetInput {
   readonly inUnit: InUnit;
   readonly work?: OpenWork;
   readonly phone?: string;
+  readonly logo?: string | null;
   readonly complaint?: string;
   readonly verdict?: string;
   /** What the one judgement says against the values in force; what the rules say of them where absent. */
@@ -149,6 +152,7 @@ export function leaveBehindSheet(input: SheetInput): LeaveBehindSheet {
   const groups = grouped(rows, known, display, reader);
   return {
     phone: input.phone ?? '',
+    logo: input.logo ?? null,
     setTo: plainWords(inUnit.settings, reader),
     notYet: inUnit.planned.filter((code) => rows.some((row) => row.code === code)).length,
     complaint: input.complaint ?? '',

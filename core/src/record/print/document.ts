@@ -16,6 +16,10 @@ export interface PrintedDocument {
   readonly footer: PrintContent;
 }
 
+/** The company’s mark, in the right upper corner of a paper; nothing where there is none. */
+export const mark = (logo: string | null): readonly PrintContent[] =>
+  logo === null ? [] : [{ image: logo, fit: [150, 34], alignment: 'right', margin: [0, 0, 0, 3] }];
+
 /** Lines of the tables by name, as the library wants them. */
 export const tableLayouts = {
   bare: {

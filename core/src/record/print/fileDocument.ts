@@ -1,6 +1,6 @@
 import type { LeaveBehindSheet, SheetLine, SheetWire } from '../handover/index.ts';
 import { ink, soft } from './colours.ts';
-import type { PrintCell, PrintContent, PrintedDocument } from './document.ts';
+import { mark, type PrintCell, type PrintContent, type PrintedDocument } from './document.ts';
 
 /** The pages for the file: every code, what was wired, read and proven, what stays open, in one size of type, pt. */
 export function fileDocument(
@@ -95,6 +95,7 @@ function head(sheet: LeaveBehindSheet, size: number): PrintContent {
         width: 170,
         alignment: 'right',
         stack: [
+          ...mark(sheet.logo),
           { text: sheet.control, font: 'Condensed', bold: true, fontSize: size + 3 },
           { text: `Set by ${sheet.by} · ${sheet.date}` },
           { text: sheet.company, color: soft },

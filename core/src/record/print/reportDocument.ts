@@ -1,6 +1,6 @@
 import type { CustomerReport, UnitReport } from '../report/index.ts';
 import { alarm, ink, soft } from './colours.ts';
-import type { PrintCell, PrintContent, PrintedDocument } from './document.ts';
+import { mark, type PrintCell, type PrintContent, type PrintedDocument } from './document.ts';
 import { caution, heading } from './fileDocument.ts';
 
 const SIZE = 10;
@@ -17,7 +17,7 @@ export function reportDocument(report: CustomerReport, pageSize: 'A4' | 'LETTER'
   };
 }
 
-function head({ company, phone, of, period, made }: CustomerReport): PrintContent {
+function head({ company, phone, logo, of, period, made }: CustomerReport): PrintContent {
   return {
     columns: [
       {
@@ -31,6 +31,7 @@ function head({ company, phone, of, period, made }: CustomerReport): PrintConten
         width: 190,
         alignment: 'right',
         stack: [
+          ...mark(logo),
           { text: company, bold: true },
           ...(phone ? [{ text: phone }] : []),
           { text: `made ${made}`, color: soft },
@@ -132,7 +133,7 @@ function unitPart(unit: UnitReport): readonly PrintContent[] {
         unit.calibrations.map((c) => [
           c.probe,
           `${c.day}: ${c.words}`,
-          c.nextDue === '' ? '' : mark(`next ${c.nextDue}${c.overdue ? ', overdue' : ''}`, c.overdue),
+          c.nextDue === '' ? '' : inColour(`next ${c.nextDue}${c.overdue ? ', overdue' : ''}`, c.overdue),
         ]),
         ['auto', '*', 'auto'],
       ),
@@ -172,7 +173,7 @@ function logs({ logs: taken, excursions }: UnitReport): PrintContent | null {
       excursions.length === 0
         ? { text: 'Never outside of its alarm limits for longer than the alarm waits.', color: soft }
         : table(
-            excursions.slice(0, MOST_EXCURSIONS).map((e) => [e.from, mark(e.words, true)]),
+            excursions.slice(0, MOST_EXCURSIONS).map((e) => [e.from, inColour(e.words, true)]),
             ['auto', '*'],
           )!,
       ...(excursions.length > MOST_EXCURSIONS
@@ -189,13 +190,15 @@ function open({ open: items, next }: UnitReport): PrintContent | null {
   return {
     ul: [
       ...items.map(({ words, because }) => `${words}${because ? `: ${because}` : ''}`),
-      ...next.map(({ due, what, overdue }) => mark(`${due}${overdue ? ', overdue' : ''}: ${what}`, overdue)),
+      ...next.map(({ due, what, overdue }) =>
+        inColour(`${due}${overdue ? ', overdue' : ''}: ${what}`, overdue),
+      ),
     ],
   };
 }
 
 /** Said in words, and in the colour of what needs somebody. */
-const mark = (text: string, wrong: boolean): PrintCell => (wrong ? { text, color: alarm } : { text });
+const inColour = (text: string, wrong: boolean): PrintCell => (wrong ? { text, color: alarm } : { text });
 
 function table(
   rows: readonly (readonly PrintCell[])[],

@@ -1,6 +1,6 @@
 import type { LeaveBehindSheet } from '../handover/index.ts';
 import { ink, soft } from './colours.ts';
-import type { PrintContent, PrintedDocument } from './document.ts';
+import { mark, type PrintContent, type PrintedDocument } from './document.ts';
 import { inLetters, signOff } from './fileDocument.ts';
 
 /** How much the page for the site tells, from everything to what nobody there can do without. */
@@ -77,6 +77,7 @@ function head(sheet: LeaveBehindSheet, size: number): PrintContent {
           { text: `${sheet.control.replace(/ \(.*/, '')}, set by ${sheet.by}, ${sheet.date}`, color: soft },
         ],
       },
+      ...(sheet.logo === null ? [] : [{ width: 150, stack: [...mark(sheet.logo)] } as PrintContent]),
       ...(sheet.link
         ? [{ width: 'auto', stack: [{ qr: sheet.link, fit: 92, foreground: ink }] } as PrintContent]
         : []),

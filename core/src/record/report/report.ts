@@ -52,6 +52,7 @@ export interface UnitReport {
 export interface CustomerReport {
   readonly company: string;
   readonly phone: string;
+  readonly logo: string | null;
   /** Whom it tells of: a site, or every site. */
   readonly of: string;
   readonly period: ReportPeriod;

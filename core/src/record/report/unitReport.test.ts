@@ -86,6 +86,7 @@ describe('the report of a unit', () => {
     const tables = reportTables({
       company: '',
       phone: '',
+      logo: null,
       of: '',
       period: { from: '', to: '' },
       made: '',

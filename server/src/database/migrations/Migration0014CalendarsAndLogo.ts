@@ -14,14 +14,13 @@ export class Migration0014CalendarsAndLogo extends Migration {
       create unique index calendar_feed_one_open on calendar_feed (person_id) where revoked_at is null;
       -- Every summary is made anew: it tells more.
       update job set summary_of = -1 where summary is not null;
-      alter table company add column logo bytea null;
-      alter table company add column logo_type varchar(40) null;
+      alter table company add column logo text null;
     `);
   }
 
   override down(): void {
     this.addSql(`
-      alter table company drop column logo_type, drop column logo;
+      alter table company drop column logo;
       drop table calendar_feed;
     `);
   }

@@ -1,6 +1,7 @@
 import { paths, type RouteName } from '@brine/contract/paths';
 import type { DeepReadonly, Sent } from '@brine/contract/fields';
 import type { Api, RouteContract } from '@brine/contract/routes';
+import { mount } from '../mount/mount.ts';
 import { noteContact } from './contact.ts';
 import { keeperOf } from './keptAnswers.ts';
 import { asUnderWay } from './underWay.ts';
@@ -104,7 +105,7 @@ export function addressOf(
   const path = paths[name].path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(params[key] ?? ''));
   const asked = Object.entries(query).filter(([, value]) => value !== undefined && value !== null);
   const search = new URLSearchParams(asked.map(([key, value]) => [key, String(value)])).toString();
-  return `/api${path}${search === '' ? '' : `?${search}`}`;
+  return `${mount}/api${path}${search === '' ? '' : `?${search}`}`;
 }
 
 /** The JSON of an answer, or the error it tells of. */

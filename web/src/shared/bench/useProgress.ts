@@ -1,3 +1,4 @@
+import { nameHere } from '../mount/mount.ts';
 import { ref, shallowRef } from 'vue';
 import { request, messageOf, type ApiError } from '../api/client.ts';
 import type { ProgressLine } from '@brine/contract/routes';
@@ -10,7 +11,7 @@ export type WaitingRun = DrillResult & {
   readonly family: string;
 };
 
-const KEY = 'brine-practice-waiting';
+const KEY = nameHere('brine-practice-waiting');
 
 /** Drills done so far, and keeping of new ones: those the server has not taken yet wait in this browser. */
 export function useProgress() {

@@ -1,3 +1,4 @@
+import { nameHere } from '../mount/mount.ts';
 import { openDB, type DBSchema, type IDBPDatabase, type OpenDBCallbacks } from 'idb';
 import { DeviceError, noteTrouble, troubleOf } from './trouble.ts';
 
@@ -31,7 +32,7 @@ export function deviceDatabase<Schema extends DBSchema>(plan: DatabasePlan<Schem
 
   function open(): Promise<IDBPDatabase<Schema>> {
     if (opening) return opening;
-    const mine: Promise<IDBPDatabase<Schema>> = openDB<Schema>(plan.name, plan.version, {
+    const mine: Promise<IDBPDatabase<Schema>> = openDB<Schema>(nameHere(plan.name), plan.version, {
       upgrade: plan.upgrade,
       blocked: () => (held = true),
       // A newer program wants in: this page lets go, and says that it is old when it next wants something.

@@ -1,6 +1,7 @@
+import { nameHere } from '../mount/mount.ts';
 import { kept } from './keptStorage.ts';
 
-const LEAVING = 'brine-leaving';
+const LEAVING = nameHere('brine-leaving');
 
 /** People who signed out here, or may no longer sign in: what was kept for them goes once nothing of theirs waits on this device. */
 export const leaving = (): readonly string[] => {

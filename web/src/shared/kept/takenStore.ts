@@ -1,3 +1,4 @@
+import { nameHere } from '../mount/mount.ts';
 import { defineStore } from 'pinia';
 import { MOST_OFFLINE_DAYS } from '@brine/contract/lengths';
 import { computed, ref, shallowRef } from 'vue';
@@ -14,7 +15,7 @@ const FIRST_MS = 2500;
 /** Answers older than anybody may work without contact serve nobody. */
 const LONGEST_KEPT_MS = MOST_OFFLINE_DAYS * 86_400_000;
 /** When all was last brought here for a person. */
-const LAST = 'brine-taken:';
+const LAST = nameHere('brine-taken:');
 
 /** The jobs of the person signed in that lie whole on this device, and the work of bringing them here. */
 export const useTaken = defineStore('taken', () => {

@@ -1,3 +1,4 @@
+import { mount } from '../mount/mount.ts';
 import { onScopeDispose } from 'vue';
 
 type Told = (jobId: string) => void;
@@ -11,7 +12,10 @@ let aliveUntil = 0;
 function followVisibility(): void {
   const wanted = listeners.size > 0 && document.visibilityState === 'visible';
   if (wanted && !worker) {
-    worker = new Worker(new URL('./changes.worker.ts', import.meta.url), { type: 'module', name: 'changes' });
+    worker = new Worker(new URL('./changes.worker.ts', import.meta.url), {
+      type: 'module',
+      name: `changes ${mount}`,
+    });
     worker.addEventListener('message', (event: MessageEvent<{ job?: string; stands?: boolean }>) => {
       const { job, stands } = event.data;
       if (stands !== undefined) aliveUntil = stands ? performance.now() + ALIVE_MS : 0;

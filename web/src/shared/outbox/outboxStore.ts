@@ -1,3 +1,4 @@
+import { nameHere } from '../mount/mount.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
@@ -19,7 +20,8 @@ export const useOutbox = defineStore('outbox', () => {
   const mustSignIn = ref<readonly string[]>([]);
   const sentListeners = new Set<() => void>();
   const acceptedListeners = new Set<(accepted: readonly AcceptedEntry[]) => void>();
-  const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('brine-outbox');
+  const tabs =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(nameHere('brine-outbox'));
   let storage: OutboxStorage | null = null;
   let sending: Promise<void> | null = null;
   let again = false;

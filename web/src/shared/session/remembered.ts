@@ -1,7 +1,8 @@
+import { nameHere } from '../mount/mount.ts';
 import { USUAL_OFFLINE_DAYS } from '@brine/contract/lengths';
 import type { Company, Person } from '@brine/contract/routes';
 
-const KNOWN = 'brine-person';
+const KNOWN = nameHere('brine-person');
 const DAY_MS = 86_400_000;
 
 /** The person of the last contact with the server. */

@@ -1,3 +1,4 @@
+import { nameHere } from '../mount/mount.ts';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { ApiError, request } from '../api/client.ts';
@@ -7,11 +8,11 @@ import { useOutbox } from '../outbox/outboxStore.ts';
 import { mayWorkOffline, remembered, rememberPerson, forgetPerson, type Remembered } from './remembered.ts';
 
 /** Set while a sign-out without signal still has to be told to the server. */
-const SIGN_OUT = 'brine-sign-out';
+const SIGN_OUT = nameHere('brine-sign-out');
 
 /** What a lead changes of the company. */
 export type CompanyChange = Partial<
-  Pick<Company, 'name' | 'phone' | 'schools' | 'displayUnit' | 'offlineDays'>
+  Pick<Company, 'name' | 'phone' | 'logo' | 'schools' | 'displayUnit' | 'offlineDays'>
 >;
 
 /** Who is signed in, and the company. The last person is remembered for some days, so that a page works without signal. */
@@ -121,9 +122,7 @@ export const useSession = defineStore('session', () => {
 
   let changing: Promise<unknown> = Promise.resolve();
   /** Changes the company. One change after the other: each is made on what the one before left. */
-  function changeCompany(
-    what: CompanyChange | ((now: Company) => CompanyChange),
-  ): Promise<void> {
+  function changeCompany(what: CompanyChange | ((now: Company) => CompanyChange)): Promise<void> {
     const mine = changing.then(async () => {
       try {
         const now = company.value!;

@@ -1,3 +1,4 @@
+import { mount } from '../mount/mount.ts';
 import type { WaitingLog } from './logStorage.ts';
 
 /**
@@ -5,7 +6,7 @@ import type { WaitingLog } from './logStorage.ts';
  * with a sentence where it refuses.
  */
 export async function sendLog({ id, job, name, layout, file }: WaitingLog): Promise<'taken' | 'away'> {
-  const address = `/api/jobs/${job}/logs/${id}?name=${encodeURIComponent(name)}&layout=${encodeURIComponent(JSON.stringify(layout))}`;
+  const address = `${mount}/api/jobs/${job}/logs/${id}?name=${encodeURIComponent(name)}&layout=${encodeURIComponent(JSON.stringify(layout))}`;
   const answer = await fetch(address, {
     method: 'POST',
     body: file,

@@ -1,3 +1,4 @@
+import { nameHere } from '../../shared/mount/mount.ts';
 import { openDB, type DBSchema } from 'idb';
 import type { ReadAt, TextPiece } from '@brine/core/controllers/pages';
 
@@ -42,7 +43,7 @@ const KEY = 'writing';
 
 /** The browser's own store of the booklet that is being written down: left and resumed at will. */
 export async function openBooklets(name = 'brine-dial-booklets') {
-  const db = await openDB<BookletSchema>(name, 1, {
+  const db = await openDB<BookletSchema>(nameHere(name), 1, {
     upgrade: (database) => void database.createObjectStore('booklets'),
   });
   return {

@@ -1,0 +1,17 @@
+/** Where the demo company stands beside one's own. */
+const DEMO = '/demo';
+
+/** What the addresses of this page begin with: nothing, or `/demo` where the demo company is looked at. */
+export const mount: '' | typeof DEMO =
+  typeof location !== 'undefined' && (location.pathname === DEMO || location.pathname.startsWith(`${DEMO}/`))
+    ? DEMO
+    : '';
+
+/** Whether this is the demo company beside one's own. */
+export const inDemoBeside = mount !== '';
+
+/** Origin and beginning of every address of this page, for links to be copied. */
+export const addressHere = (): string => `${location.origin}${mount}`;
+
+/** A name on this device: the demo beside keeps its own things apart from the company's. */
+export const nameHere = (name: string): string => (inDemoBeside ? `demo:${name}` : name);
