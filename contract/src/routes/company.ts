@@ -61,6 +61,7 @@ export const companyRoutes = {
     ...paths.changeCompany,
     summary: 'Changes name, usual unit or preferences',
     access: 'lead',
+    limit: 2 * LONGEST_LOGO_URL,
     body: object({
       name: name('Name').optional(),
       phone: freeText('Phone', LONGEST_PHONE).optional(),
