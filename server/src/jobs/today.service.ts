@@ -5,7 +5,7 @@ import type { Services } from '../http/context.ts';
 const MOST_UNFINISHED = 300;
 const MOST_OTHERS = 50;
 /** Some stand beside the board; all are found among the units. */
-const MOST_WITHOUT_SHEET = 8;
+const MOST_WITHOUT_SHEET = 5;
 const DAY_MS = 24 * 3600 * 1000;
 /** What is due within so many days is told. */
 const AHEAD_DAYS = 7;

@@ -197,7 +197,7 @@ describe('beside the board', () => {
     const expected = units.filter(({ id }: { id: string }) => !handed.has(id));
     expect(handed.size).toBeGreaterThan(0);
     expect(withoutSheet.total).toBe(expected.length);
-    expect(withoutSheet.units.length).toBe(Math.min(8, expected.length));
+    expect(withoutSheet.units.length).toBe(Math.min(5, expected.length));
   });
 });
 

@@ -10,6 +10,7 @@ import type { Unit } from '@brine/contract/routes';
 import { historyOf } from '../shared/kept/stream.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { localDate, localDateTime } from '../shared/display/localTime.ts';
+import KeptThings from './KeptThings.vue';
 import InItNow from './InItNow.vue';
 import UnitLabel from './UnitLabel.vue';
 import type { NamedJob } from './useInItNow.ts';
@@ -77,8 +78,9 @@ const compared = computed(() => {
 });
 /** Whether anything stands beside the history. */
 const more = computed(() => {
-  const { drift, followUps, calibrations, alarms, sheets } = history.value;
-  return drift.length + followUps.length + calibrations.length + alarms.length > 0 || sheets.length > 1;
+  const { drift, followUps, calibrations, alarms, sheets, papers, logs, pictures } = history.value;
+  const lists = [drift, followUps, calibrations, alarms, papers, logs, pictures];
+  return lists.some((list) => list.length > 0) || sheets.length > 1;
 });
 const meaning = (setting: string | null) => (setting && isSettingId(setting) ? settingOf(setting).label : '');
 /** Who wrote a line, as its job names them. */
@@ -103,7 +105,7 @@ const overdue = (due: string) => due < today;
       <p v-if="!loading && jobs.length === 0" class="mt-4">Nothing was done on this unit yet.</p>
       <p v-if="unit && session.mayWrite" class="mt-3">
         <RouterLink
-          class="inline-flex min-h-11 items-center border border-brine px-4 font-medium text-brine"
+          class="inline-flex min-h-9 items-center rounded-md border border-brine px-4 font-medium text-brine pointer-coarse:min-h-11"
           :to="{ path: '/today', query: { call: unit.id } }"
           data-test="new-job-here"
           >New job on it</RouterLink
@@ -161,6 +163,7 @@ const overdue = (due: string) => due < today;
               </tbody>
             </table>
           </section>
+          <KeptThings :history="history" />
           <section v-if="history.alarms.length > 0" aria-label="Alarms">
             <h2>Alarms written down</h2>
             <ul class="mt-1">
@@ -205,7 +208,7 @@ const overdue = (due: string) => due < today;
             </template>
           </section>
         </div>
-        <section aria-label="History">
+        <section v-if="history.lines.length > 0" aria-label="History">
           <h2>Everything done</h2>
           <ol class="mt-1 border-t border-ink" data-test="history">
             <li

@@ -8,6 +8,7 @@ export {
   leaveBehindSheet,
   printShown,
   type SheetLine,
+  type SheetOpen,
   type SheetWire,
 } from './sheet.ts';
 export { type Cell, type Table, tablesOf } from './tables.ts';

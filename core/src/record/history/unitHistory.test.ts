@@ -69,6 +69,43 @@ test('history is newest first, alarms and due dates are gathered, foreign entrie
   expect(taken.lines.find((line) => line.kind === 'note')!.foreign).toBe('Ann Other');
 });
 
+test('papers, logs and photographs are found again, the latest first; what was taken away is not', () => {
+  const picture = { kind: 'picture', caption: 'Plate', width: 4, height: 3, points: [] } as const;
+  const log = {
+    kind: 'log',
+    name: 'a.csv',
+    samples: 9,
+    findings: [],
+    from: '2026-03-01',
+    to: '2026-03-09',
+  } as const;
+  const history = unitHistory([
+    job('old', '2026-03-18T09:00:00.000Z', [
+      { kind: 'handedOver', to: 'Mrs Own', watch: '' },
+      { ...picture, id: 'p1' },
+      { ...picture, id: 'p2' },
+      { ...picture, id: 'p2', gone: true },
+      { ...log, id: 'l1', layout: {} as never },
+      { ...log, id: 'l2', layout: null },
+    ]),
+    job('new', '2026-11-23T09:00:00.000Z', [
+      { kind: 'handedOver', to: 'Mr Own', watch: '' },
+      { ...log, id: 'l3', to: '2026-11-20', layout: {} as never },
+      { ...picture, id: 'p3' },
+    ]),
+    job('open', '2026-11-24T09:00:00.000Z', []),
+  ]);
+  expect(history.papers.map(({ job: id, to }) => [id, to])).toEqual([
+    ['new', 'Mr Own'],
+    ['old', 'Mrs Own'],
+  ]);
+  expect(history.logs.map(({ job: id, to }) => [id, to])).toEqual([
+    ['new', '2026-11-20'],
+    ['old', '2026-03-09'],
+  ]);
+  expect(history.pictures.map(({ id }) => id)).toEqual(['p3', 'p1']);
+});
+
 test('the shared page holds no more than it names', () => {
   const sheet = {
     unit: 'U',

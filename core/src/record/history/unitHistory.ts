@@ -68,6 +68,28 @@ export interface UnitHistory {
     readonly words: string;
     readonly cleared: boolean;
   }[];
+  /** Jobs that were handed over, newest first: each has its papers. */
+  readonly papers: readonly {
+    readonly job: string;
+    readonly title: string;
+    readonly at: string;
+    readonly to: string;
+  }[];
+  /** Logs that were taken in, the latest readings first. */
+  readonly logs: readonly {
+    readonly job: string;
+    readonly name: string;
+    readonly from: string;
+    readonly to: string;
+    readonly samples: number;
+  }[];
+  /** Photographs, newest first. */
+  readonly pictures: readonly {
+    readonly job: string;
+    readonly id: string;
+    readonly caption: string;
+    readonly at: string;
+  }[];
   readonly followUps: readonly {
     readonly job: string;
     readonly due: string;
@@ -127,6 +149,17 @@ export function unitHistory(jobs: readonly HistoryJob[]): UnitHistory {
       words: body.words,
       cleared: body.cleared,
     })),
+    papers: standing('handedOver')
+      .map(({ job, body, at }) => ({ job: job.id, title: job.title, at, to: body.to }))
+      .toSorted((a, b) => b.at.localeCompare(a.at)),
+    logs: standing('log')
+      .flatMap(({ job, body: { layout, name, from, to, samples } }) =>
+        layout === null ? [] : [{ job: job.id, name, from, to, samples }],
+      )
+      .toSorted((a, b) => b.to.localeCompare(a.to)),
+    pictures: standing('picture')
+      .flatMap(({ job, body: { id, caption, gone }, at }) => (gone ? [] : [{ job: job.id, id, caption, at }]))
+      .toSorted((a, b) => b.at.localeCompare(a.at)),
     followUps: standing('followUp')
       .flatMap(({ job, body }) => (body.followUp ? [{ job: job.id, ...body.followUp }] : []))
       .toSorted((a, b) => a.due.localeCompare(b.due)),

@@ -130,7 +130,8 @@ function settings(sheet: LeaveBehindSheet, size: number): readonly PrintContent[
       margin: [0, 0, 0, 4],
       table: {
         headerRows: 1,
-        widths: [52, '*', 'auto', 'auto', 150],
+        // The same in every group: the eye runs down one column.
+        widths: [50, '*', 96, 72, 138],
         body: [[title, ...columns], ...group.lines.map(rowOf)],
       },
       layout: 'settings',
@@ -230,18 +231,34 @@ const signs: Readonly<Record<string, string>> = {
   '▽': 'DOWN',
   '▶': 'RIGHT',
   '◀': 'LEFT',
+  '▸': 'RIGHT',
+  '◂': 'LEFT',
   '●': 'the round key',
+  '○': 'the ring key',
+  '◆': 'the diamond key',
+  '◇': 'the diamond key',
+  '■': 'the square key',
+  '□': 'the square key',
   '★': 'the star key',
+  '☆': 'the star key',
+  '⌂': 'the house key',
+  '☰': 'the key with three lines',
+  '☀': 'the sun key',
+  '☼': 'the sun key',
+  '❄': 'the frost key',
+  '⏻': 'the power key',
+  '↵': 'ENTER',
+  '⏎': 'ENTER',
 };
 /** Words for keys whose signs the fonts lack. */
 export const inLetters = (text: string) =>
-  text.replace(/[^\u0020-\u024f\u2010-\u2030]/g, (sign) => signs[sign] ?? 'the key with a sign');
+  text.replace(/[^\u0020-\u024f\u2010-\u2030\u2212]/g, (sign) => signs[sign] ?? 'the key with a sign');
 
 function tests(sheet: LeaveBehindSheet, size: number): readonly PrintContent[] {
   if (sheet.tests.length === 0) return [];
   const row = ({ title, result, remark }: LeaveBehindSheet['tests'][number]): PrintCell[] => [
     title,
-    { text: result, bold: result !== 'passed' },
+    { text: result, bold: result !== 'passed', noWrap: true },
     { text: remark, color: soft },
   ];
   const half = Math.ceil(sheet.tests.length / 2);

@@ -107,7 +107,7 @@ function unitPart(unit: UnitReport): readonly PrintContent[] {
         [
           { text: nameOf(unit), font: 'Condensed', bold: true, fontSize: SIZE + 4 },
           {
-            text: [unit.control, unit.plate].filter(Boolean).join(' · '),
+            text: [unit.site, unit.control, unit.plate].filter(Boolean).join(' · '),
             alignment: 'right',
             color: soft,
             margin: [0, 4, 0, 0],

@@ -1,4 +1,4 @@
-import type { LeaveBehindSheet } from '../handover/index.ts';
+import type { LeaveBehindSheet, SheetOpen } from '../handover/index.ts';
 import { ink, soft } from './colours.ts';
 import { mark, type PrintContent, type PrintedDocument } from './document.ts';
 import { inLetters, signOff } from './fileDocument.ts';
@@ -47,7 +47,7 @@ export function siteDocument(
       part(
         'What to watch',
         size,
-        listOr(sheet.watch, 'Frost on the coil, and whether it holds its temperature.'),
+        listOr(watched(sheet, fullness), 'Frost on the coil, and whether it holds its temperature.'),
       ),
       ...alarms(sheet, fullness),
       part('Keys', size, keys(sheet)),
@@ -115,14 +115,23 @@ function setTo(sheet: LeaveBehindSheet): PrintContent {
   };
 }
 
-function openLines(sheet: LeaveBehindSheet, { size, open }: SiteFullness): readonly PrintContent[] {
+/** Items of a kind that are told by name. */
+const namedOf = ({ items }: SheetOpen, { open }: SiteFullness): readonly string[] =>
+  open === 'named' && items.length <= 3 ? items : [];
+
+function openLines(sheet: LeaveBehindSheet, fullness: SiteFullness): readonly PrintContent[] {
   if (sheet.open.length === 0) return [];
-  const lines = sheet.open.map(({ words, items, because }) => {
-    const named = open === 'named' && items.length <= 3 ? ` ${items.join(' ')}` : '';
-    return `${words}${because ? `: ${because}` : ''}.${named}`;
-  });
-  return [part('Not finished', size, { ul: lines })];
+  const lines = sheet.open.map((one) =>
+    [`${one.words}${one.because ? `: ${one.because}` : ''}.`, ...namedOf(one, fullness)].join(' '),
+  );
+  return [part('Not finished', fullness.size, { ul: lines })];
 }
+
+/** What is told as not finished is not told again. */
+const watched = (sheet: LeaveBehindSheet, fullness: SiteFullness): readonly string[] => {
+  const told = new Set(sheet.open.flatMap((one) => namedOf(one, fullness)));
+  return sheet.watch.filter((line) => !told.has(line));
+};
 
 function alarms(
   sheet: LeaveBehindSheet,

@@ -64,12 +64,12 @@ export function unitReport(input: UnitReportInput): UnitReport {
     notYet: sheet?.notYet ?? 0,
     work: history.lines
       .filter(({ kind, at }) => told.has(kind) && within(at.slice(0, 10), period))
+      .toSorted((one, other) => one.at.localeCompare(other.at))
       .map(({ at, words, by, foreign }) => ({
         day: at.slice(0, 10),
         words,
         by: foreign ?? (by === null ? '' : (input.names[by] ?? '')),
-      }))
-      .toReversed(),
+      })),
     logs: logs.map(({ log, air }) => ({
       name: log.name,
       from: timeWords(air[0]![0], log),
