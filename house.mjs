@@ -384,7 +384,7 @@ export const webRooms = {
     'shared/ui',
   ],
   outbox: ['shared/display', 'shared/outbox', 'shared/session', 'shared/ui'],
-  people: ['shared/mount', 'shared/api', 'shared/session', 'shared/ui'],
+  people: ['shared/layout', 'shared/mount', 'shared/api', 'shared/session', 'shared/ui'],
   practice: ['shared/bench', 'shared/job', 'shared/ui'],
   program: [
     'program/fans',
@@ -506,7 +506,7 @@ export const webRooms = {
     'shared/ui',
   ],
   today: [
-    'shared/mount',
+    'shared/layout',
     'shared/api',
     'shared/display',
     'shared/jump',
@@ -540,6 +540,6 @@ export const webRooms = {
     'writing/booklet',
     'writing/keys',
   ],
-  'writing/booklet': ['shared/api', 'shared/pdf', 'shared/pictures', 'shared/ui', 'workers'],
+  'writing/booklet': ['shared/mount', 'shared/api', 'shared/pdf', 'shared/pictures', 'shared/ui', 'workers'],
   'writing/keys': ['shared/ui'],
 };

@@ -45,7 +45,7 @@ const server = serve(
     fetch: (request: Request, environment: unknown) =>
       aside && new URL(request.url).pathname.startsWith(`${DEMO_MOUNT}/api/`)
         ? aside.fetch(request, environment)
-        : app.fetch(request, environment as object),
+        : app.fetch(request, environment),
     hostname: config.host,
     port: config.port,
     ...(config.tls && {

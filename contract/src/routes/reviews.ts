@@ -21,6 +21,8 @@ const unitJudged = object({
       remedy: sentence().nullable(),
     }),
   ),
+  /** Codes of its control, and how many of them do not hold in the unit what is planned, as far as anybody has seen. */
+  codes: object({ planned: count(), notYet: count() }).nullable().optional().default(null),
   advised: object({ sound: flag(), change: sentence().nullable(), reason: sentence() }).nullable().defined(),
 });
 export type UnitJudged = DeepReadonly<InferType<typeof unitJudged>>;

@@ -54,6 +54,24 @@ export async function openOrm(databaseUrl: string): Promise<MikroORM> {
   });
 }
 
+/** Makes a database beside the one at the address, where it is not there; of two that do it at once one finds it there. */
+export async function makeDatabase(besideUrl: string, name: string): Promise<void> {
+  const orm = await MikroORM.init({
+    clientUrl: besideUrl,
+    entities: [],
+    discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
+  });
+  const connection = orm.em.getConnection();
+  try {
+    const there = await connection.execute('select 1 from pg_database where datname = ?', [name]);
+    if (there.length === 0) await connection.execute(`create database "${name.replaceAll('"', '""')}"`);
+  } catch (error) {
+    if (!/already exists|duplicate key/.test(String(error))) throw error;
+  } finally {
+    await orm.close(true);
+  }
+}
+
 /** Key of the advisory lock that lets one process migrate at a time. */
 const MIGRATION_LOCK = 727401;
 

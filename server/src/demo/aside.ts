@@ -1,10 +1,9 @@
-import { MikroORM } from '@mikro-orm/postgresql';
 import type { Hono } from 'hono';
 import { openSession } from '../auth/auth.service.ts';
 import { startChanges } from '../changes/changes.ts';
 import { DEMO_MOUNT, type Config } from '../config.ts';
 import { databaseOn } from '../database/database.ts';
-import { migrate, oneAtATime, openOrm } from '../database/orm.ts';
+import { makeDatabase, migrate, oneAtATime, openOrm } from '../database/orm.ts';
 import type { Caller, Means, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { startSummaries } from '../summaries/summaries.ts';
@@ -50,7 +49,7 @@ export function demoAside(means: Means, createApp: (services: Services) => Pick<
       });
     },
     async fetch(request, environment) {
-      return (await opened()).app.fetch(request, environment as object);
+      return (await opened()).app.fetch(request, environment);
     },
     async close() {
       await (await opening?.catch(() => null))?.close();
@@ -95,25 +94,12 @@ async function databaseBeside(databaseUrl: string): Promise<string> {
   const beside = new URL(databaseUrl);
   const name = `${decodeURIComponent(beside.pathname.slice(1))}${DEMO_DATABASE}`;
   beside.pathname = `/${name}`;
-  const orm = await MikroORM.init({
-    clientUrl: databaseUrl,
-    entities: [],
-    discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
+  await makeDatabase(databaseUrl, name).catch((error: unknown) => {
+    throw new AppError(
+      'unavailable',
+      'The demo company needs a database of its own, which the database’s user may not make',
+      { cause: error },
+    );
   });
-  try {
-    const there = await orm.em.getConnection().execute('select 1 from pg_database where datname = ?', [name]);
-    if (there.length === 0)
-      await orm.em.getConnection().execute(`create database "${name.replaceAll('"', '""')}"`);
-  } catch (error) {
-    // Of two servers that make it at once one finds it there.
-    if (!/already exists|duplicate key/.test(String(error)))
-      throw new AppError(
-        'unavailable',
-        'The demo company needs a database of its own, which the database’s user may not make',
-        { cause: error },
-      );
-  } finally {
-    await orm.close(true);
-  }
   return beside.href;
 }

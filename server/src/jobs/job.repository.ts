@@ -93,10 +93,10 @@ export function jobRepository(em: EntityManager) {
     },
     /** Jobs of a unit, newest first. */
     ofUnit: (unitId: string) => em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }),
-    /** Jobs of a unit that are not archived, newest first, by their ids. */
-    async openOf(unitId: string): Promise<readonly string[]> {
+    /** Jobs of a unit by their ids: those in use first, then those in the archive, each newest first. */
+    async idsOfUnit(unitId: string): Promise<readonly string[]> {
       const rows = await em.execute<{ id: string }[]>(
-        'select id from job where unit_id = ? and archived_at is null order by created_at desc',
+        'select id from job where unit_id = ? order by archived_at is not null, created_at desc',
         [unitId],
       );
       return rows.map((row) => row.id);

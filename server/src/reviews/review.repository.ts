@@ -25,9 +25,9 @@ export function reviewRepository(em: EntityManager) {
       await em.execute(
         `insert into review_line (work_id, position, unit_id, unit, site, job_id)
          select ?, row_number() over (order by s.name, u.tag, u.name, u.id), u.id, left(concat_ws(' ', nullif(u.tag, ''), u.name), 300), s.name,
-                (select j.id from job j where j.unit_id = u.id and j.archived_at is null order by j.created_at desc limit 1)
+                (select j.id from job j where j.unit_id = u.id order by j.archived_at is not null, j.created_at desc limit 1)
            from unit u join site s on s.id = u.site_id
-          where u.archived_at is null and exists (select 1 from job j where j.unit_id = u.id and j.archived_at is null)
+          where u.archived_at is null and exists (select 1 from job j where j.unit_id = u.id)
             and not exists (select 1 from review_line where work_id = ?)`,
         [workId, workId],
       );

@@ -23,7 +23,7 @@ interface Outcome {
   readonly problem: string | null;
 }
 
-/** Judges every unit in use by its newest open job that has a plan, in threads, several at a time. Each stands in the database as soon as it is through. */
+/** Judges every unit in use by its newest job that has a plan, one in the archive where there is no other, in threads, several at a time. Each stands in the database as soon as it is through. */
 export async function reviewUnits(means: Means, work: WorkUnderWay): Promise<void> {
   const { database } = means;
   const { goal } = work.subject as ReviewSubject;
@@ -53,7 +53,7 @@ async function outcomeOf(
   goal: GoalId | null,
 ): Promise<Outcome> {
   const { database, threads, log } = means;
-  const jobs = await database.transaction((repositories) => repositories.jobs.openOf(unitId));
+  const jobs = await database.transaction((repositories) => repositories.jobs.idsOfUnit(unitId));
   for (const jobId of jobs) {
     const material = await database.transaction(async (repositories) => {
       const unit = await repositories.units.byId(unitId);

@@ -62,6 +62,24 @@ test('every unit with a plan is judged in threads: what is wrong, with its numbe
   expect(inWords(ice.message)).toMatch(/\d+ g of ice grow/);
   expect(inWords(ice.remedy)).toMatch(/\d/);
   expect(line.judged.advised).toBeNull();
+  // Nothing was keyed: no code holds what is planned.
+  expect(line.judged.codes.planned).toBeGreaterThan(10);
+  expect(line.judged.codes.notYet).toBe(line.judged.codes.planned);
+});
+
+test('a unit whose only job is in the archive is judged as well', async () => {
+  const change = async (archived: boolean) => {
+    const { version } = (await tess.call('GET', `/api/jobs/${jobId}`)).json.job;
+    expect((await tess.call('PATCH', `/api/jobs/${jobId}`, { archived, version })).status).toBe(200);
+  };
+  await change(true);
+  const { id } = await begin();
+  const { units } = await until(id, (w) => w.state === 'done');
+  await change(false);
+  expect(units.find((u: { jobId: string }) => u.jobId === jobId)).toMatchObject({
+    noPlan: false,
+    problem: null,
+  });
 });
 
 test('only what came through since the last look is told', async () => {
@@ -104,11 +122,11 @@ test('a server that died in the middle: another goes on where it was, and nothin
   await harness.orm.em.getConnection().execute(
     `update work set state = 'running', runner = gen_random_uuid(), done = 1, ended_at = null, alive_at = now() - interval '11 s' where id = '${id}';
      update review_line set nth = null, judged = null where work_id = '${id}' and nth = 2;
-     update review_line set judged = '{"findings": [], "advised": null}' where work_id = '${id}' and nth = 1`,
+     update review_line set judged = '{"codes": null, "findings": [], "advised": null}' where work_id = '${id}' and nth = 1`,
   );
   const { work, units } = await until(id, (w) => w.state === 'done');
   expect([work.done, units.length]).toEqual([2, 2]);
-  expect(units[0].judged).toEqual({ findings: [], advised: null });
+  expect(units[0].judged).toEqual({ codes: null, findings: [], advised: null });
 });
 
 test('a unit is tuned besides, with the change in words', () => {

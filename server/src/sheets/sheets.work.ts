@@ -15,13 +15,13 @@ export interface ManySheets {
   readonly address: string;
 }
 
-/** Makes the sheet of each unit by its newest open job that has chosen a control, and packs them. */
+/** Makes the sheet of each unit by its newest job that has chosen a control, one in the archive where there is no other, and packs them. */
 export async function makeSheets(means: Means, work: WorkUnderWay): Promise<void> {
   const { database, threads } = means;
   const { site, paper, type, address } = work.subject as ManySheets;
-  const units = await database.transaction((repositories) => repositories.units.withOpenJob(site));
+  const units = await database.transaction((repositories) => repositories.units.withAnyJob(site));
   const sheetOf = async (unit: (typeof units)[number]): Promise<ArchiveFile | null> => {
-    const jobs = await database.transaction((repositories) => repositories.jobs.openOf(unit.id));
+    const jobs = await database.transaction((repositories) => repositories.jobs.idsOfUnit(unit.id));
     for (const jobId of jobs) {
       const sheet = await database.transaction(async (repositories) => {
         const token = await shareForSheet(repositories, means.now(), work.askedBy, unit.id);

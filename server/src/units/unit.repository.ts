@@ -22,19 +22,10 @@ export function unitRepository(em: EntityManager) {
         },
         { orderBy: { tag: 'asc', name: 'asc' }, limit },
       ),
-    /** Units in use with at least one open job, of a site or of all, in the order of a list; named with their site. */
-    withOpenJob: (siteId: string | null) =>
+    /** Units in use with at least one job, archived or not, of a site or of all, in the order of a list; named with their site. */
+    withAnyJob: (siteId: string | null) =>
       em.execute<{ id: string; name: string; site: string }[]>(
         `select u.id, concat_ws(' ', nullif(u.tag, ''), u.name) as name, s.name as site from unit u join site s on s.id = u.site_id
-          where u.archived_at is null ${siteId === null ? '' : 'and u.site_id = ?'}
-            and exists (select 1 from job j where j.unit_id = u.id and j.archived_at is null)
-          order by s.name, u.tag, u.name, u.id`,
-        siteId === null ? [] : [siteId],
-      ),
-    /** Units in use with at least one job, archived or not, of a site or of all, in the order of a list. */
-    withAnyJob: (siteId: string | null) =>
-      em.execute<{ id: string }[]>(
-        `select u.id from unit u join site s on s.id = u.site_id
           where u.archived_at is null ${siteId === null ? '' : 'and u.site_id = ?'}
             and exists (select 1 from job j where j.unit_id = u.id)
           order by s.name, u.tag, u.name, u.id`,

@@ -42,8 +42,8 @@ export const workRoutes = [
     work: await askForReport(input.services, personOf(input), {
       ...input.body,
       site: input.body.site ?? null,
-      from: input.body.from!,
-      to: input.body.to!,
+      from: input.body.from,
+      to: input.body.to,
     }),
   })),
   serve(api.startJobFiles, async (input) => ({

@@ -112,7 +112,7 @@ const linkLike =
           <h3 class="text-[16px] font-semibold">The first controller{{ steps[1] ? ', done' : '' }}</h3>
           <p class="text-soft">
             One that you mount often. Write it down once from its booklet: pasted, photographed or typed; or
-            take in a file of somebody who did.
+            import the file of somebody who did.
           </p>
           <p class="mt-2 flex flex-wrap gap-3">
             <RouterLink to="/controls/write" :class="linkLike" data-test="first-write"

@@ -51,7 +51,9 @@ const withOpen = computed(() => handed.value.filter((job) => (job.summary?.open 
 const counted = (n: number, one: string, several: string) => `${n} ${n === 1 ? one : several}`;
 const summary = computed(() =>
   [
-    counted(today.value?.total ?? 0, 'job is open', 'jobs are open'),
+    today.value?.total === 0
+      ? 'No job is open'
+      : counted(today.value?.total ?? 0, 'job is open', 'jobs are open'),
     ...(late.value > 0 ? [`${late.value} late`] : []),
     ...(waiting.value > 0 ? [counted(waiting.value, 'waits', 'wait')] : []),
   ].join(', '),
@@ -125,7 +127,7 @@ async function planned() {
         >
       </div>
       <FormProblem class="mt-3" :message="problem" />
-      <SegmentedControl v-model="board" class="mt-3" label="Which jobs" :options="options" />
+      <SegmentedControl v-if="!first" v-model="board" class="mt-3" label="Which jobs" :options="options" />
       <p v-if="person" class="mt-3" data-test="one-person">
         Only {{ personName }}’s.
         <button type="button" class="link" @click="person = null">Show everybody’s</button>

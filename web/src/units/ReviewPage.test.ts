@@ -35,6 +35,7 @@ const review = {
         findings: [
           { code: 'noHighAlarm', severity: 'warning', message: 'No high alarm is in force', remedy: null },
         ],
+        codes: { planned: 25, notYet: 16 },
         advised: null,
       },
     }),
@@ -60,6 +61,7 @@ test('usual: each unit with what is said against it; the one without a plan is n
   await start(page);
   expect(page.text()).toContain('Cold room');
   expect(page.text()).toContain('No high alarm is in force');
+  expect(page.get('[data-test="review-not-yet"]').text()).toContain('16 of 25 codes do not hold yet');
   expect(page.get('[data-test="review-no-plan"]').text()).toContain('New box');
   expect(page.get('[data-test="review-sum"]').text()).toContain('1 without a plan yet');
 });

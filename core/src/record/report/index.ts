@@ -1,3 +1,3 @@
 export { type CustomerReport, type ReportPeriod, type UnitReport } from './report.ts';
-export { type ReportTable, reportTables } from './tables.ts';
+export { reportTables } from './tables.ts';
 export { type ReportedLog, unitReport, type UnitReportInput } from './unitReport.ts';
