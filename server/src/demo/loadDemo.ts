@@ -165,10 +165,25 @@ async function loadEntries(
     body: (controller === undefined ? body : { ...body, definition: pinOf(controller) }) as EntryBody,
   }));
   try {
-    await appendTogether(services, idOf(`person:${job.by}`), 'demo-device', entries);
+    for (const visit of sameTime(entries)) {
+      // Received when it was done, as if there had been signal: histories are in the order of receipt.
+      const then: Means = { ...services, now: () => new Date(visit[0]!.deviceTime) };
+      await appendTogether(then, idOf(`person:${job.by}`), 'demo-device', visit);
+    }
   } catch (error) {
     throw new Error(`demo data, job ${job.key}: ${(error as Error).message}`, { cause: error });
   }
+}
+
+/** Entries in their order, together as long as their time is one. */
+function sameTime(entries: readonly SentEntry[]): readonly (readonly SentEntry[])[] {
+  const runs: SentEntry[][] = [];
+  for (const entry of entries) {
+    const last = runs.at(-1);
+    if (last?.[0]!.deviceTime === entry.deviceTime) last.push(entry);
+    else runs.push([entry]);
+  }
+  return runs;
 }
 
 /** The same id for the same demo thing on every installation (a name-based UUID). */
