@@ -507,6 +507,7 @@ export const webRooms = {
   ],
   today: [
     'shared/layout',
+    'shared/pictures',
     'shared/api',
     'shared/display',
     'shared/jump',

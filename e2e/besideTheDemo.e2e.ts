@@ -43,7 +43,10 @@ export const besideTheDemo: EndToEndTest = {
         );
 
         // Back: one's own company is as empty as before, with its own person and its own things on the device.
-        await click(page, `${byTest('demo-bar')} a`);
+        await Promise.all([
+          page.waitForNavigation({ waitUntil: 'networkidle0' }),
+          click(page, `${byTest('demo-bar')} a`),
+        ]);
         await seeText(page, 'Three steps to the first job');
         await seeText(page, 'Olga Brack');
         expectSame((await entries('')).status, 404, 'the job in one’s own company');

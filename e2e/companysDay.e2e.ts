@@ -36,6 +36,11 @@ export const companysDay: EndToEndTest = {
       await fill(page, byTest('call-phone'), '555 01 99');
       await fill(page, byTest('call-unit'), 'Own freezer');
       await fill(page, byTest('call-complaint'), 'Frost on the fans since Sunday');
+      const plate = await page.waitForSelector(byTest('call-plate'));
+      await (plate as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(
+        new URL('../web/public/icon-512.png', import.meta.url).pathname,
+      );
+      await seeText(page, '✓ taken; it goes to the job.');
       const taken = Date.now();
       await click(page, byTest('save-call'));
       await page.waitForFunction(() => /\/jobs\/[0-9a-f-]{36}\/survey/.test(location.pathname));
@@ -44,6 +49,18 @@ export const companysDay: EndToEndTest = {
       await lena.waitForSelector(`[data-today="${id}"]`);
       const after = Date.now() - taken;
       process.stdout.write(`      the lead sees the call after ${after} ms\n`);
+      // The photograph of the plate is in the record, and on the server.
+      await page.waitForFunction(
+        async (job) => {
+          const { entries } = (await (await fetch(`/api/jobs/${job}/entries`)).json()) as {
+            entries: readonly { body: { kind: string; id?: string; caption?: string } }[];
+          };
+          const picture = entries.find(({ body }) => body.kind === 'picture' && body.caption === 'Plate');
+          return picture && (await fetch(`/api/jobs/${job}/pictures/${picture.body.id}`)).ok;
+        },
+        { polling: 300 },
+        id,
+      );
       // Said once: it stands at the head of the job and in the survey.
       await seeText(page, 'Frost on the fans since Sunday');
       await page.waitForFunction(

@@ -129,15 +129,9 @@ export async function choose(page: Page, selector: string, text: string): Promis
 
 /** Finds one of many in a field that looks for what is typed, and chooses the first whose line holds the text. */
 export async function findOne(page: Page, selector: string, text: string): Promise<void> {
-  await page.waitForSelector(selector);
-  await page.focus(selector);
-  const option = await page.waitForFunction(
-    (wanted) =>
-      [...document.querySelectorAll('[role="option"]')].find((node) => node.textContent?.includes(wanted)),
-    {},
-    text,
-  );
-  await (option as ElementHandle<Element>).click();
+  const field = await visible(page, selector);
+  await field.type(text);
+  await clickText(page, '[role="option"]', text);
 }
 
 /** Waits until nothing waits to be sent. */

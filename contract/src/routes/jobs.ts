@@ -26,6 +26,9 @@ const ENTRIES_LIMIT = 2 * 1024 * 1024;
 /** How a job stands: late is planned for a day that is over; finished is handed over with everything answered for. */
 export const jobStates = ['all', 'open', 'late', 'waiting', 'finished'] as const;
 export type JobState = (typeof jobStates)[number];
+/** In which order jobs are listed: the newest first, the earliest planned first, or by site and tag. */
+export const jobOrders = ['newest', 'planned', 'site'] as const;
+export type JobOrder = (typeof jobOrders)[number];
 /** Jobs that one answer lists. */
 export const JOBS_A_PAGE = 200;
 
@@ -47,13 +50,16 @@ export const jobRoutes = {
   jobs: contract({
     ...paths.jobs,
     summary:
-      'Jobs by title, unit, site, contact or telephone number, and by how they stand; newest first, a page at a time',
+      'Jobs by title, unit, site, contact or telephone number, and by how they stand; a page at a time',
     access: 'viewer',
     query: listQuery.shape({
       unit: uuid('unit').optional(),
       state: string<JobState>()
         .oneOf(jobStates, `state: expected one of ${jobStates.join(', ')}`)
         .default('all'),
+      order: string<JobOrder>()
+        .oneOf(jobOrders, `order: expected one of ${jobOrders.join(', ')}`)
+        .default('newest'),
       person: uuid('person').optional(),
       /** The day where the reader is: late is what was planned before it. */
       today: day().optional().default(undefined),

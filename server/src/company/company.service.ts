@@ -29,7 +29,11 @@ export function changeCompany(
     if (change.name !== undefined) company.name = change.name;
     if (change.phone !== undefined) company.phone = change.phone;
     if (change.logo !== undefined) company.logo = change.logo === null ? null : wholePicture(change.logo);
-    if (change.schools !== undefined) company.schools = change.schools;
+    if (change.schools !== undefined) {
+      company.schools = change.schools;
+      // A plan that follows the company's preferences may be another one now, and what is open with it.
+      await repositories.jobs.summariseAnew();
+    }
     if (change.displayUnit !== undefined) company.displayUnit = change.displayUnit;
     if (change.offlineDays !== undefined) company.offlineDays = change.offlineDays;
     await repositories.company.save();

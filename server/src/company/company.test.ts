@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { deflateSync } from 'node:zlib';
 import { freezerJob } from '../../testing/freezerJob.ts';
+import { summariseWaiting } from '../summaries/summaries.ts';
 import { startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
@@ -43,6 +44,23 @@ const url = (bytes: Uint8Array, type = 'png') =>
 const company = async () => (await lead.call('GET', '/api/company')).json.company;
 const change = async (logo: string | null, client = lead) =>
   client.call('PATCH', '/api/company', { logo, version: (await company()).version });
+
+test('other preferences have what is told of jobs computed anew', async () => {
+  const jobId = await freezerJob(tess, 'marl-4');
+  const waits = async () =>
+    (
+      await harness.orm.em
+        .getConnection()
+        .execute<{ waits: boolean }[]>('select summary_of < last_sequence as waits from job where id = ?', [
+          jobId,
+        ])
+    )[0]!.waits;
+  for (let round = 0; round < 20 && (await waits()); round += 1) await summariseWaiting(harness.services);
+  expect(await waits()).toBe(false);
+  const { version } = await company();
+  await lead.call('PATCH', '/api/company', { schools: { differential: 'tight' }, version });
+  expect(await waits()).toBe(true);
+});
 
 describe('the company’s mark', () => {
   test('is drawn on both papers, and gone once it is taken off', async () => {

@@ -1,4 +1,4 @@
-import type { Job as JobView, JobState, JobSummary } from '@brine/contract/routes';
+import type { Job as JobView, JobOrder, JobState, JobSummary } from '@brine/contract/routes';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { containing, holding, insert } from '../database/insert.ts';
 import { digitsIn, holdingNumber } from '../database/phone.ts';
@@ -10,6 +10,7 @@ export interface JobWish {
   readonly unitId: string | null;
   readonly archived: boolean;
   readonly state: JobState;
+  readonly order: JobOrder;
   readonly personId: string | null;
   readonly today: string;
   readonly offset: number;
@@ -26,6 +27,12 @@ const inState: Readonly<Record<Exclude<JobState, 'all'>, string>> = {
   finished: FINISHED,
 };
 
+const inOrder: Readonly<Record<JobOrder, string>> = {
+  newest: 'j.created_at desc',
+  planned: 'j.planned_for asc nulls last, j.created_at desc',
+  site: 's.name, u.tag, u.name, j.created_at desc',
+};
+
 export function jobRepository(em: EntityManager) {
   const idsOf = (rows: readonly { readonly id: string }[]) => rows.map(({ id }) => id);
   return {
@@ -38,9 +45,9 @@ export function jobRepository(em: EntityManager) {
       await em.execute('select 1 from job where id = ? for no key update', [id]);
       return em.findOne(jobEntity, { id }, { refresh: true });
     },
-    /** Jobs whose title, unit or site holds the text, or whose site has the number, newest first; and how many there are. */
+    /** Jobs whose title, unit or site holds the text, or whose site has the number, in order; and how many there are. */
     async search(wish: JobWish): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
-      const { text, unitId, archived, state, personId, today, offset, limit } = wish;
+      const { text, unitId, archived, state, order, personId, today, offset, limit } = wish;
       const number = holdingNumber(text);
       const like = containing(text);
       const held = ['j.title', 'u.name', 'u.tag', 'u.plate', 's.name', 's.place', 's.customer', 's.contact'];
@@ -63,7 +70,7 @@ export function jobRepository(em: EntityManager) {
       const values = conditions.flatMap(([, parameters]) => [...parameters]);
       // Counted in the same pass: each looks at every job.
       const rows = await em.execute<{ id: string; n: number }[]>(
-        `select j.id, count(*) over ()::int as n ${from} order by j.created_at desc, j.id limit ? offset ?`,
+        `select j.id, count(*) over ()::int as n ${from} order by ${inOrder[order]}, j.id limit ? offset ?`,
         [...values, limit, offset],
       );
       if (rows[0] || offset === 0) return { ids: idsOf(rows), total: rows[0]?.n ?? 0 };
@@ -172,6 +179,8 @@ export function jobRepository(em: EntityManager) {
         [sequence, summary === undefined ? null : JSON.stringify(summary), id, sequence],
       );
     },
+    /** Has every job in use summarised anew. */
+    summariseAnew: () => em.execute('update job set summary_of = -1 where archived_at is null'),
     create: (job: Omit<Job, 'version'>) => insert(em, jobEntity, job),
     /** Takes the next sequence, without touching the version: adding an entry is no edit of the job. */
     async setLastSequence(job: Job, sequence: number): Promise<void> {

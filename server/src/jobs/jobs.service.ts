@@ -1,4 +1,4 @@
-import { JOBS_A_PAGE, type Job as JobView, type JobState } from '@brine/contract/routes';
+import { JOBS_A_PAGE, type Job as JobView, type JobOrder, type JobState } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
@@ -14,6 +14,7 @@ export function listJobs(
     readonly unit?: string | undefined;
     readonly archived: boolean;
     readonly state: JobState;
+    readonly order: JobOrder;
     readonly person?: string | undefined;
     readonly today?: string | null | undefined;
     readonly page: number;
@@ -25,6 +26,7 @@ export function listJobs(
       unitId: wish.unit ?? null,
       archived: wish.archived,
       state: wish.state,
+      order: wish.order,
       personId: wish.person ?? null,
       today: wish.today ?? services.now().toISOString().slice(0, 10),
       offset: wish.page * JOBS_A_PAGE,

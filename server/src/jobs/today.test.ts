@@ -224,6 +224,19 @@ describe('the list of jobs', () => {
     expect((await told('search=Listed&state=waiting')).titles).toEqual(['Listed late']);
   });
 
+  test('comes in the order asked for', async () => {
+    const at = async (site: string, tag: string, day: string | null) =>
+      call({ title: 'Sorted', site: { name: site }, unit: { name: 'Box', tag }, plannedFor: day });
+    await at('Zetland', 'A-1', '2026-03-04');
+    await at('Aith', 'B-2', null);
+    await at('Aith', 'B-1', '2026-03-09');
+    const tags = async (order: string) =>
+      (await tess.call('GET', `/api/jobs?search=Sorted${order}`)).json.jobs.map((job: Job) => job.unit.tag);
+    expect(await tags('&order=site')).toEqual(['B-1', 'B-2', 'A-1']);
+    expect(await tags('&order=planned')).toEqual(['A-1', 'B-1', 'B-2']);
+    expect((await tess.call('GET', '/api/jobs?order=colour')).status).toBe(400);
+  });
+
   test('comes page by page, each job once', async () => {
     const unitId = ((await call({ title: 'First of many' })).json.job as Job).unit.id;
     const MANY = 205;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import type { JobState } from '@brine/contract/routes';
+import type { JobOrder, JobState } from '@brine/contract/routes';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { localDate } from '../shared/display/localTime.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
@@ -27,13 +27,23 @@ const states: readonly { readonly id: JobState; readonly name: string }[] = [
   { id: 'waiting', name: 'Waiting' },
   { id: 'finished', name: 'Handed over' },
 ];
-const { search, archived, state, items, total, problem, loading, reload, more } = useJobList({
+const orders: readonly { readonly id: JobOrder; readonly name: string }[] = [
+  { id: 'newest', name: 'Newest first' },
+  { id: 'planned', name: 'Earliest planned first' },
+  { id: 'site', name: 'By site and tag' },
+];
+const { search, archived, state, order, items, total, problem, loading, reload, more } = useJobList({
   search: String(route.query['search'] ?? ''),
   state: states.find(({ id }) => id === route.query['state'])?.id ?? 'all',
+  order: orders.find(({ id }) => id === route.query['order'])?.id ?? 'newest',
 });
 // Kept in the address: what is looked at can be sent to somebody.
-watch([search, state], ([text, now]) => {
-  const query = { ...(text && { search: text }), ...(now !== 'all' && { state: now }) };
+watch([search, state, order], ([text, now, sorted]) => {
+  const query = {
+    ...(text && { search: text }),
+    ...(now !== 'all' && { state: now }),
+    ...(sorted !== 'newest' && { order: sorted }),
+  };
   void router.replace({ query });
 });
 const { setArchived, undo, problem: archiveProblem } = useArchive('changeJob', reload);
@@ -73,6 +83,9 @@ useJumpTargets(() =>
           <option v-for="one in states" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select></label
       >
+      <select v-model="order" aria-label="Order" data-test="job-order">
+        <option v-for="one in orders" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
       <span class="flex-1"></span>
       <ScanButton />
       <TakeInJob v-if="session.mayWrite" />

@@ -1,5 +1,5 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue';
-import type { Job, JobState } from '@brine/contract/routes';
+import type { Job, JobOrder, JobState } from '@brine/contract/routes';
 import { messageOf, request } from '../shared/api/client.ts';
 import { localDate } from '../shared/display/localTime.ts';
 import { useChanges } from '../shared/live/changes.ts';
@@ -11,10 +11,15 @@ const REST_MS = 200;
 const GATHER_MS = 1200;
 
 /** The jobs that are looked for, page after page, with how many there are; up to date without reload. */
-export function useJobList(first: { readonly search: string; readonly state: JobState }) {
+export function useJobList(first: {
+  readonly search: string;
+  readonly state: JobState;
+  readonly order: JobOrder;
+}) {
   const search = ref(first.search);
   const archived = ref(false);
   const state = ref<JobState>(first.state);
+  const order = ref<JobOrder>(first.order);
   const items = shallowRef<readonly Job[]>([]);
   const total = ref(0);
   const problem = ref<string | null>(null);
@@ -29,6 +34,7 @@ export function useJobList(first: { readonly search: string; readonly state: Job
         archived: archived.value,
         // What is usual is not said: its answer is the one that is kept on the device.
         ...(state.value !== 'all' && { state: state.value }),
+        ...(order.value !== 'newest' && { order: order.value }),
         ...(state.value === 'late' && { today: localDate(new Date().toISOString()) }),
         ...(n > 0 && { page: n }),
       },
@@ -65,7 +71,7 @@ export function useJobList(first: { readonly search: string; readonly state: Job
       return [...items.value, ...next.filter(({ id }) => !known.has(id))];
     });
 
-  watch([search, archived, state], () => {
+  watch([search, archived, state, order], () => {
     clearTimeout(timer);
     timer = setTimeout(() => void reload(), REST_MS);
   });
@@ -77,5 +83,5 @@ export function useJobList(first: { readonly search: string; readonly state: Job
   });
   onScopeDispose(() => clearTimeout(timer));
   void reload();
-  return { search, archived, state, items, total, problem, loading, reload, more };
+  return { search, archived, state, order, items, total, problem, loading, reload, more };
 }

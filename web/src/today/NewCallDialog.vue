@@ -3,7 +3,10 @@ import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import type { Site, Unit } from '@brine/contract/routes';
 import { messageOf, request } from '../shared/api/client.ts';
 import { localDate } from '../shared/display/localTime.ts';
+import { newId } from '../shared/outbox/identity.ts';
 import { useOutbox } from '../shared/outbox/outboxStore.ts';
+import { pictures, sendPictures } from '../shared/pictures/sendPictures.ts';
+import { shrink, type SmallPicture } from '../shared/pictures/shrink.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -35,6 +38,31 @@ const fields = reactive({
   who: session.person?.role === 'viewer' ? '' : (session.person?.id ?? ''),
   day: localDate(new Date().toISOString()),
 });
+/** Of the plate: what nobody can read out stands in the picture. */
+const plate = shallowRef<SmallPicture | null>(null);
+async function choosePlate(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  problem.value = null;
+  try {
+    plate.value = await shrink(file);
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : 'This picture could not be opened.';
+  }
+}
+/** Kept on this device and handed on with the job, as every picture is. */
+async function keepPlate(job: string) {
+  if (!plate.value || !session.person) return;
+  const id = newId();
+  const { jpeg, width, height } = plate.value;
+  await pictures().keep({ id, job, jpeg, sent: false });
+  await outbox.add(session.person, job, 0, [
+    { kind: 'picture', id, caption: 'Plate', width, height, points: [] },
+  ]);
+  void sendPictures();
+}
 const problem = ref<string | null>(null);
 const asked = ref(false);
 const saving = ref(false);
@@ -122,6 +150,7 @@ async function save() {
       await outbox.add(session.person, job.id, 0, [
         { kind: 'answer', question: 'complaint', value: complaint },
       ]);
+    await keepPlate(job.id);
     emit('opened', job.id);
   } catch (error) {
     problem.value = messageOf(error);
@@ -209,6 +238,20 @@ async function save() {
             ><span class="field-label">Plate, as far as they read it</span
             ><input v-model="fields.plate" maxlength="300" placeholder="R-449A, 230 V"
           /></label>
+          <p class="flex flex-wrap items-center gap-3 sm:col-span-2">
+            <label
+              class="inline-flex min-h-9 cursor-pointer items-center rounded-md border border-brine px-4 font-medium text-brine focus-within:outline-2 pointer-coarse:min-h-11"
+              >{{ plate ? 'Another photograph' : 'Photograph of the plate'
+              }}<input
+                type="file"
+                accept="image/*"
+                capture="environment"
+                class="sr-only"
+                data-test="call-plate"
+                @change="choosePlate"
+            /></label>
+            <span v-if="plate" class="text-soft">✓ taken; it goes to the job.</span>
+          </p>
           <p v-if="asked && missing.unit" class="problem sm:col-span-2" role="alert">
             Expected what unit it is.
           </p>

@@ -9,8 +9,8 @@ type Today = AnswerOf<typeof api.today>;
 /** Without word of a change it is asked for this often. */
 const ROUND_MS = 60_000;
 /** Changes come in bunches: one question for all of them, and the next no sooner than after this. */
-const GATHER_MS = 250;
-const APART_MS = 1200;
+const GATHER_MS = 80;
+const APART_MS = 1000;
 
 /** The company's day as the server has it, up to date without reload. */
 export function useToday() {

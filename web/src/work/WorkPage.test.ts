@@ -71,7 +71,6 @@ test('a report for the customer is asked for by site and days; what is wrong wit
     },
   });
   const field = page.get('[data-test="report-form"] [data-test="find-one"]');
-  await field.trigger('focus');
   await field.setValue('quay');
   await new Promise((done) => setTimeout(done, 300));
   await settle();

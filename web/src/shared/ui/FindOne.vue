@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="Item extends { readonly id: string }">
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue';
+import { ChevronDown } from '@lucide/vue';
+import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue';
 import { onScopeDispose, ref, shallowRef } from 'vue';
 import { messageOf } from '../api/client.ts';
 
@@ -44,10 +45,10 @@ const open = () => asked.value === null && void look('');
 </script>
 
 <template>
-  <Combobox v-model="chosen" by="id" nullable immediate as="div" class="relative">
+  <Combobox v-model="chosen" by="id" nullable as="div" class="relative">
     <ComboboxInput
       :id="id"
-      class="w-full"
+      class="w-full !pr-9"
       :aria-label="label"
       :aria-invalid="invalid"
       :placeholder="placeholder"
@@ -57,14 +58,20 @@ const open = () => asked.value === null && void look('');
       @focus="open"
       @change="type"
     />
+    <ComboboxButton
+      class="absolute top-0 right-0 flex h-9 w-9 items-center justify-center text-soft pointer-coarse:h-11 pointer-coarse:w-11"
+      :aria-label="`Show ${label.toLowerCase()}s`"
+      @click="open"
+      ><ChevronDown :size="16"
+    /></ComboboxButton>
     <ComboboxOptions
       class="absolute z-30 mt-1 max-h-72 w-full overflow-auto border border-ink bg-paper shadow-lg"
       data-test="found"
     >
-      <p v-if="problem" class="problem px-3 py-2">{{ problem }}</p>
-      <p v-else-if="asked !== null && items.length === 0" class="hint px-3 py-2">
+      <li v-if="problem" role="none" class="problem px-3 py-2">{{ problem }}</li>
+      <li v-else-if="asked !== null && items.length === 0" role="none" class="hint px-3 py-2">
         Nothing holds “{{ asked }}”.
-      </p>
+      </li>
       <ComboboxOption
         v-for="item in items"
         :key="item.id"
