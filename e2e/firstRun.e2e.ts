@@ -65,6 +65,7 @@ export const firstRun: EndToEndTest = {
           byTest('controller-file'),
           new URL('../demo/controllers/marl-4.controller.json', import.meta.url).pathname,
         );
+        await page.waitForFunction(() => /\/controls\/[0-9a-f]{64}/.test(location.pathname));
         await seeText(page, 'Marl 4');
 
         // Three: somebody calls.

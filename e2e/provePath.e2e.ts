@@ -271,7 +271,7 @@ async function handOver(page: Page, at: Go, base: string, id: string): Promise<v
   const history = await textOf(page, byTest('history'));
   for (const part of [
     'Handed over to Market office',
-    'Calibrated air probe: code trim, 1 → -1 dF',
+    'Calibrated air probe: code trim, 1 → −1 dF',
     'Log taken in: fish-store.csv, 5760 rows',
     'Test outputs.compressor: failed',
   ])

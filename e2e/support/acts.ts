@@ -82,8 +82,8 @@ export async function clickText(page: Page, selector: string, words: string): Pr
   await (await restingOne(`${selector} with “${words}”`, find)).click();
 }
 
-/** Replaces what stands in a field and leaves it; waits until it may be typed in. */
-export async function fill(page: Page, selector: string, text: string): Promise<void> {
+/** Replaces what stands in a field and leaves it, where it is not to stay in it; waits until it may be typed in. */
+export async function fill(page: Page, selector: string, text: string, leave = true): Promise<void> {
   await page.waitForFunction(
     (at) => {
       const field = document.querySelector(at);
@@ -105,7 +105,7 @@ export async function fill(page: Page, selector: string, text: string): Promise<
   await page.keyboard.up('Control');
   await page.keyboard.press('Backspace');
   await element.type(text);
-  await element.evaluate((node) => node.blur());
+  if (leave) await element.evaluate((node) => node.blur());
 }
 
 /** Chooses an option by its text. */
@@ -129,9 +129,25 @@ export async function choose(page: Page, selector: string, text: string): Promis
 
 /** Finds one of many in a field that looks for what is typed, and chooses the first whose line holds the text. */
 export async function findOne(page: Page, selector: string, text: string): Promise<void> {
-  const field = await visible(page, selector);
-  await field.type(text);
-  await clickText(page, '[role="option"]', text);
+  const chosen = () =>
+    page
+      .waitForFunction(
+        (at, wanted) =>
+          document.querySelector<HTMLInputElement>(at)?.value.includes(`${wanted} ·`) ||
+          document.querySelector<HTMLInputElement>(at)?.value.includes(`· ${wanted}`),
+        { timeout: 5000 },
+        selector,
+        text,
+      )
+      .then(() => true)
+      .catch(() => false);
+  for (let i = 0; i < FINDS; i += 1) {
+    await fill(page, selector, text, false);
+    await clickText(page, '[role="option"]', text);
+    // A later answer may have put other lines under the mouse.
+    if (await chosen()) return;
+  }
+  throw new Error(`${text} was not chosen in ${selector}`);
 }
 
 /** Waits until nothing waits to be sent. */

@@ -4,8 +4,10 @@ import { MikroORM } from '@mikro-orm/postgresql';
 export async function startedDatabase(
   admin: string,
   name: string,
+  /** Another database, which nobody is connected to, to be copied. */
+  template?: string,
 ): Promise<{ readonly url: string; drop(): Promise<void> }> {
-  await query(admin, `create database "${name}"`);
+  await query(admin, `create database "${name}"${template === undefined ? '' : ` template "${template}"`}`);
   const url = new URL(admin);
   url.pathname = `/${name}`;
   return {

@@ -17,12 +17,20 @@ export interface TestServer {
 
 /** Starts the server as production does, from its built files. */
 export async function startServer(
-  options: { demo?: boolean; port?: number; web?: string } = {},
+  options: { demo?: boolean; port?: number; web?: string; databaseUrl?: string } = {},
 ): Promise<TestServer> {
   const admin = process.env['BRINE_TEST_DATABASE_URL'];
   if (!admin) throw new Error('BRINE_TEST_DATABASE_URL is not set: run bin/test');
   const { startedDatabase } = await import('./database.ts');
-  const database = await startedDatabase(admin, `e2e_${randomBytes(6).toString('hex')}`);
+  const demo = options.demo !== false;
+  const database =
+    options.databaseUrl === undefined
+      ? await startedDatabase(
+          admin,
+          `e2e_${randomBytes(6).toString('hex')}`,
+          demo ? await loadedDemo() : undefined,
+        )
+      : { url: options.databaseUrl, drop: () => Promise.resolve() };
   let child: ChildProcess | null = null;
   let printed = '';
   let port = options.port ?? 0;
@@ -84,4 +92,28 @@ export async function startServer(
       await database.drop();
     },
   };
+}
+
+const TEMPLATE = 'e2e_demo';
+let loading: Promise<string> | undefined;
+
+/** The demo, loaded and summarised once for all tests: each plays on a copy of its own. */
+function loadedDemo(): Promise<string> {
+  loading ??= (async () => {
+    const admin = process.env['BRINE_TEST_DATABASE_URL']!;
+    const { startedDatabase, query } = await import('./database.ts');
+    const { url } = await startedDatabase(admin, TEMPLATE);
+    const server = await startServer({ databaseUrl: url });
+    const waiting = 'select count(*)::int as n from job where summary_of < last_sequence';
+    for (let i = 0; i < 600 && (await query(url, waiting))[0]!['n'] !== 0; i += 1)
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    await server.kill();
+    // The killed server's connections end a moment later.
+    await query(
+      admin,
+      `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${TEMPLATE}' and pid <> pg_backend_pid()`,
+    );
+    return TEMPLATE;
+  })();
+  return loading;
 }

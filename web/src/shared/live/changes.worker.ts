@@ -7,5 +7,7 @@ const [, mount = ''] = self.name.split(' ');
 const source = new EventSource(`${mount}/api/changes`);
 const say = (told: { readonly job?: string; readonly stands?: boolean }) => self.postMessage(told);
 source.addEventListener('job', (event) => say({ job: (event as MessageEvent<string>).data }));
-for (const alive of ['open', 'beat']) source.addEventListener(alive, () => say({ stands: true }));
+// What happened before it stood is not told: empty stands for any.
+source.addEventListener('open', () => say({ stands: true, job: '' }));
+source.addEventListener('beat', () => say({ stands: true }));
 source.addEventListener('error', () => say({ stands: false }));
