@@ -75,8 +75,9 @@ export const companysDay: EndToEndTest = {
       // Another's entry stands on an open page within two seconds.
       await lena.goto(`${server.base}/jobs/${id}/survey`, { waitUntil: 'networkidle0' });
       await lena.waitForSelector('#question-complaint-field');
-      const typed = Date.now();
       await fill(page, '#question-complaint-field', 'Frost on the fans since Saturday');
+      // From the moment the field is left: then it is an entry.
+      const typed = Date.now();
       await lena.waitForFunction(
         () =>
           (document.querySelector('#question-complaint-field') as HTMLInputElement | null)?.value ===

@@ -149,8 +149,8 @@ export const leadsMorning: EndToEndTest = {
         await click(page, `[aria-label="Plan Own unit ${lateOne}"]`);
         await choose(page, byTest('plan-who'), 'Tom Watt');
         await fill(page, byTest('plan-waits'), 'the key of the yard');
-        const handed = Date.now();
         await click(page, byTest('save-plan'));
+        const handed = Date.now();
         await tom.waitForFunction(
           (name) =>
             document.body.innerText.includes(name) && document.body.innerText.includes('the key of the yard'),
