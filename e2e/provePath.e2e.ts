@@ -273,7 +273,7 @@ async function handOver(page: Page, at: Go, base: string, id: string): Promise<v
     'Handed over to Market office',
     'Calibrated air probe: code trim, 1 → −1 dF',
     'Log taken in: fish-store.csv, 5760 rows',
-    'Test outputs.compressor: failed',
+    'Test “Outputs, one by one: compressor”: failed',
   ])
     expectHolds(history, part, 'the history of the unit');
 }
