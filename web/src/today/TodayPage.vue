@@ -194,9 +194,11 @@ async function planned() {
         <h2 class="border-b border-ink pb-1 text-[16px]">To come back for</h2>
         <ul>
           <li v-for="job in today!.due" :key="job.id" class="border-b border-hairline py-2">
-            <RouterLink class="font-medium text-brine hover:underline" :to="`/jobs/${job.id}/handover`">{{
-              [job.unit.tag, job.unit.name].filter(Boolean).join(' ')
-            }}</RouterLink>
+            <RouterLink
+              class="font-medium text-brine hover:underline pointer-coarse:flex pointer-coarse:min-h-11 pointer-coarse:items-center"
+              :to="`/jobs/${job.id}/handover`"
+              >{{ [job.unit.tag, job.unit.name].filter(Boolean).join(' ') }}</RouterLink
+            >
             <span class="block text-[13.5px]"
               ><span :class="{ 'font-semibold text-alarm': dueOf(job).day < day }">{{
                 dayWords(dueOf(job).day, day)
@@ -210,9 +212,11 @@ async function planned() {
         <h2 class="border-b border-ink pb-1 text-[16px]">Handed over with open items</h2>
         <ul>
           <li v-for="job in withOpen" :key="job.id" class="border-b border-hairline py-2">
-            <RouterLink class="font-medium text-brine hover:underline" :to="`/jobs/${job.id}/handover`">{{
-              [job.unit.tag, job.unit.name].filter(Boolean).join(' ')
-            }}</RouterLink>
+            <RouterLink
+              class="font-medium text-brine hover:underline pointer-coarse:flex pointer-coarse:min-h-11 pointer-coarse:items-center"
+              :to="`/jobs/${job.id}/handover`"
+              >{{ [job.unit.tag, job.unit.name].filter(Boolean).join(' ') }}</RouterLink
+            >
             <span class="block text-[13.5px] text-soft">{{ job.summary!.openWords }}</span>
           </li>
         </ul>
@@ -221,9 +225,11 @@ async function planned() {
         <h2 class="border-b border-ink pb-1 text-[16px]">Not as it was left</h2>
         <ul>
           <li v-for="job in drifted" :key="job.id" class="border-b border-hairline py-2">
-            <RouterLink class="font-medium text-brine hover:underline" :to="`/units/${job.unit.id}`">{{
-              [job.unit.tag, job.unit.name].filter(Boolean).join(' ')
-            }}</RouterLink>
+            <RouterLink
+              class="font-medium text-brine hover:underline pointer-coarse:flex pointer-coarse:min-h-11 pointer-coarse:items-center"
+              :to="`/units/${job.unit.id}`"
+              >{{ [job.unit.tag, job.unit.name].filter(Boolean).join(' ') }}</RouterLink
+            >
             <span
               v-for="one in job.summary!.drift.slice(0, 3)"
               :key="one.code"
@@ -243,9 +249,11 @@ async function planned() {
         </h2>
         <ul>
           <li v-for="one in withoutSheet.units" :key="one.id" class="border-b border-hairline py-2">
-            <RouterLink class="font-medium text-brine hover:underline" :to="`/units/${one.id}`">{{
-              [one.tag, one.name].filter(Boolean).join(' ')
-            }}</RouterLink>
+            <RouterLink
+              class="font-medium text-brine hover:underline pointer-coarse:flex pointer-coarse:min-h-11 pointer-coarse:items-center"
+              :to="`/units/${one.id}`"
+              >{{ [one.tag, one.name].filter(Boolean).join(' ') }}</RouterLink
+            >
             <span class="block text-[13.5px] text-soft">{{ one.siteName }}</span>
           </li>
         </ul>
