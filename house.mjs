@@ -384,7 +384,7 @@ export const webRooms = {
     'shared/ui',
   ],
   outbox: ['shared/display', 'shared/outbox', 'shared/session', 'shared/ui'],
-  people: ['shared/layout', 'shared/mount', 'shared/api', 'shared/session', 'shared/ui'],
+  people: ['shared/company', 'shared/mount', 'shared/api', 'shared/session', 'shared/ui'],
   practice: ['shared/bench', 'shared/job', 'shared/ui'],
   program: [
     'program/fans',
@@ -454,6 +454,7 @@ export const webRooms = {
   ],
   'shared/cabinet': ['shared/display', 'shared/ui'],
   'shared/circuit': [],
+  'shared/company': ['shared/api', 'shared/mount', 'shared/session', 'shared/ui'],
   'shared/device': ['shared/mount'],
   'shared/display': ['shared/session'],
   'shared/job': [
@@ -506,7 +507,7 @@ export const webRooms = {
     'shared/ui',
   ],
   today: [
-    'shared/layout',
+    'shared/company',
     'shared/pictures',
     'shared/api',
     'shared/display',

@@ -2,7 +2,18 @@ import type { Page } from 'puppeteer-core';
 import { act, machineOf, panelAtRest, planKeys } from '@brine/core/controllers/panel';
 import { readPdf } from '../server/testing/readPdf.ts';
 import type { Panel } from '@brine/core/controllers/definitions';
-import { allSaved, byTest, choose, click, clickText, fill, seeText, signIn, textOf } from './support/acts.ts';
+import {
+  allSaved,
+  byTest,
+  choose,
+  click,
+  clickText,
+  fill,
+  findOne,
+  seeText,
+  signIn,
+  textOf,
+} from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { onStage } from './support/stage.ts';
 import { answerFreezer, openJobOn, ownUnit, PASSWORD } from './support/steps.ts';
@@ -260,6 +271,43 @@ export const ownControl: EndToEndTest = {
         expectHolds(text, part, 'the sheet');
       for (const wrong of ['has no relay', 'has no output', 'undefined', 'NaN'])
         expectSame(text.includes(wrong), false, `“${wrong}” on the sheet`);
+      // The unit's own page: what is open and planned there is what the job and the paper say, and its papers are there.
+      const unit = await page.evaluate(
+        async (job) => (await (await fetch(`/api/jobs/${job}`)).json()).job.unit.id as string,
+        id,
+      );
+      await page.goto(`${server.base}/units/${unit}`, { waitUntil: 'networkidle0' });
+      expectHolds(
+        await textOf(page, byTest('unit-papers')),
+        'to The store',
+        'papers on the page of the unit',
+      );
+      const open = /(\d+) codes? not keyed in/.exec(text)?.[1];
+
+      // The report for the customer, asked for by typing the site's name: the same control, the same count.
+      const site = await page.evaluate(
+        async (of) => (await (await fetch(`/api/units/${of}`)).json()).unit.siteName as string,
+        unit,
+      );
+      await page.goto(`${server.base}/work`, { waitUntil: 'networkidle0' });
+      await findOne(page, `${byTest('report-form')} ${byTest('find-one')}`, site);
+      await click(page, byTest('make-report'));
+      await page.waitForSelector('a[download$=".pdf"]');
+      const file = await page.$eval('a[download$=".pdf"]', (node) => (node as HTMLAnchorElement).href);
+      const report = await readPdf(
+        new Uint8Array(
+          await page.evaluate(
+            async (url) => [...new Uint8Array(await (await fetch(url)).arrayBuffer())],
+            file,
+          ),
+        ),
+      );
+      for (const part of [site, 'Dorry 4', 'Handed over to The store'])
+        expectHolds(report.text, part, 'the report');
+      if (open)
+        expectHolds(report.text, `${open} ${open === '1' ? 'code' : 'codes'} not keyed in`, 'the report');
+      for (const wrong of ['undefined', 'NaN', 'null'])
+        expectSame(report.text.includes(wrong), false, `“${wrong}” in the report`);
       if (process.env['BRINE_SEE']) process.stderr.write(`${tests}\n----\n${text}\n`);
     }),
 };

@@ -129,12 +129,13 @@ export async function choose(page: Page, selector: string, text: string): Promis
 
 /** Finds one of many in a field that looks for what is typed, and chooses the first whose line holds the text. */
 export async function findOne(page: Page, selector: string, text: string): Promise<void> {
+  // The list is gone once one of it is chosen.
   const chosen = () =>
     page
       .waitForFunction(
         (at, wanted) =>
-          document.querySelector<HTMLInputElement>(at)?.value.includes(`${wanted} ·`) ||
-          document.querySelector<HTMLInputElement>(at)?.value.includes(`· ${wanted}`),
+          document.querySelector('[role="option"]') === null &&
+          document.querySelector<HTMLInputElement>(at)?.value.includes(wanted),
         { timeout: 5000 },
         selector,
         text,

@@ -1,7 +1,5 @@
 import { fileURLToPath } from 'node:url';
-
-/** Where the demo company is looked at, beside a real one. */
-export const DEMO_MOUNT = '/demo';
+import type { DEMO_MOUNT } from '@brine/contract/paths';
 
 /** Everything the server is told from outside, read once at the start. */
 export interface Config {

@@ -1,3 +1,4 @@
+import { DEMO_MOUNT } from '@brine/contract/paths';
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { CacheFirst } from 'workbox-strategies';
@@ -20,7 +21,7 @@ cleanupOutdatedCaches();
 // Any address of a page is the one page; what the server says of itself is never answered from here.
 registerRoute(
   new NavigationRoute(createHandlerBoundToURL('/index.html'), {
-    denylist: [/^(\/demo)?\/api\//, /^\/health\//],
+    denylist: ['', DEMO_MOUNT].map((mount) => new RegExp(`^${mount}/api/`)).concat(/^\/health\//),
   }),
 );
 // The reader of photographed booklets is large and seldom wanted: kept once it was used.

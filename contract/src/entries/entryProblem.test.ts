@@ -33,6 +33,24 @@ describe('an entry from the wire', () => {
     [{ kind: 'keyed', code: 'a', state: 'perhaps', value: 1 }, 'body.state'],
     [{ kind: 'keyed', code: 'a', state: 'showsElse', value: 1 }, 'body.shown'],
     [{ kind: 'note', text: 'x'.repeat(3000) }, 'at most 2000'],
+    [
+      {
+        kind: 'handedOver',
+        to: '',
+        watch: '',
+        open: [{ kind: 'codes', items: [], reason: 7, followUp: null }],
+      },
+      'body.open[0].reason',
+    ],
+    [
+      {
+        kind: 'handedOver',
+        to: '',
+        watch: '',
+        open: [{ kind: 'codes', items: [], reason: ' ', followUp: null }],
+      },
+      'expected a reason or a follow-up',
+    ],
     [{ kind: 'sheet', sheet: 'left', parent: null, definition: null, rows: [{ code: 'a' }] }, 'body.rows[0]'],
     [{ kind: 'burn' }, 'is unknown'],
     ['text', 'expected an object'],

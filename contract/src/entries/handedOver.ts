@@ -18,7 +18,9 @@ const leftOpen = object({
 }).test(
   'answered',
   'expected a reason or a follow-up for what stays open',
-  (left) => left.reason.trim() !== '' || left.followUp !== null,
+  // A reason that is no text is refused as such, by its own field.
+  ({ reason, followUp }: { readonly reason: unknown; readonly followUp: unknown }) =>
+    typeof reason !== 'string' || reason.trim() !== '' || followUp !== null,
 );
 
 /** Who was handed the unit, what to watch for, and what stays open. */

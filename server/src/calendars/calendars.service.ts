@@ -1,11 +1,9 @@
-import { randomBytes, randomUUID } from 'node:crypto';
-import { hashOf } from '../auth/token.ts';
+import { randomUUID } from 'node:crypto';
+import { hashOf, newLinkToken } from '../auth/token.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { dayCalendar } from './dayCalendar.ts';
 
-/** 128 bits. */
-const TOKEN_BYTES = 16;
 /** Most events of each sort: a calendar program reads all of them every few hours. */
 const MOST = 500;
 
@@ -28,7 +26,7 @@ export function calendarLinkOf(
 
 /** Makes a link to one's own calendar. The one before leads nowhere from now on: a lost phone stops reading. */
 export function makeCalendarLink(services: Services, person: SignedIn): Promise<NewCalendarLink> {
-  const token = randomBytes(TOKEN_BYTES).toString('base64url');
+  const token = newLinkToken();
   const createdAt = services.now();
   return services.database.transaction(async (repositories) => {
     // Two pages that ask at once follow each other.

@@ -1,3 +1,4 @@
+import { UNNAMED_COMPANY } from '@brine/contract/company';
 import type { Company as CompanyView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Sides } from '@brine/core/foundation/unit';
@@ -47,7 +48,7 @@ export async function theCompany(repositories: Repositories): Promise<Company> {
   if (there) return there;
   await repositories.company.makeOnce({
     id: randomUUID(),
-    name: 'Our company',
+    name: UNNAMED_COMPANY,
     phone: '',
     schools: {},
     displayUnit: 'celsius',

@@ -12,10 +12,14 @@ export async function insert<Entity extends object>(
   return row;
 }
 
-/** A `like` pattern that finds text typed by a person: its own wildcards are taken literally. */
-export function containing(text: string): string {
-  return `%${text.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-}
+/** The ids of rows, in their order. */
+export const idsOf = (rows: readonly { readonly id: string }[]): string[] => rows.map(({ id }) => id);
 
-/** SQL of the columns as one text, a line each, to be searched in one comparison: what a person types in a field has no line break. */
-export const holding = (columns: readonly string[]): string => `concat_ws(E'\\n', ${columns.join(', ')})`;
+/** Entities in the order of ids that a statement of our own gave. */
+export function inOrder<Entity extends { readonly id: string }>(
+  entities: readonly Entity[],
+  ids: readonly string[],
+): readonly Entity[] {
+  const byId = new Map(entities.map((entity) => [entity.id, entity]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}

@@ -14,7 +14,7 @@ import { Migration0010ShareEnds } from './migrations/Migration0010ShareEnds.ts';
 import { Migration0011AddedBy } from './migrations/Migration0011AddedBy.ts';
 import { Migration0012OfflineDays } from './migrations/Migration0012OfflineDays.ts';
 import { Migration0013CompanysDay } from './migrations/Migration0013CompanysDay.ts';
-import { Migration0014CalendarsAndLogo } from './migrations/Migration0014CalendarsAndLogo.ts';
+import { Migration0014CompanysPapers } from './migrations/Migration0014CompanysPapers.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -31,7 +31,7 @@ export const migrations = [
   { name: 'Migration0011AddedBy', class: Migration0011AddedBy },
   { name: 'Migration0012OfflineDays', class: Migration0012OfflineDays },
   { name: 'Migration0013CompanysDay', class: Migration0013CompanysDay },
-  { name: 'Migration0014CalendarsAndLogo', class: Migration0014CalendarsAndLogo },
+  { name: 'Migration0014CompanysPapers', class: Migration0014CompanysPapers },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

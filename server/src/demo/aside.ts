@@ -1,7 +1,8 @@
 import type { Hono } from 'hono';
 import { openSession } from '../auth/auth.service.ts';
 import { startChanges } from '../changes/changes.ts';
-import { DEMO_MOUNT, type Config } from '../config.ts';
+import { DEMO_MOUNT } from '@brine/contract/paths';
+import type { Config } from '../config.ts';
 import { databaseOn } from '../database/database.ts';
 import { makeDatabase, migrate, oneAtATime, openOrm } from '../database/orm.ts';
 import type { Caller, Means, Services, SignedIn } from '../http/context.ts';

@@ -6,7 +6,7 @@ import { tablesOf, type Table } from '@brine/core/record/handover';
 import { provingOf, wiringOf } from '@brine/core/record/job';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
 import { jobProgramOf, readMaterial } from '../jobs/jobProgram.ts';
-import { calendarOf } from './calendar.ts';
+import { followUpCalendar } from '../calendars/followUpCalendar.ts';
 import { sheetRows } from './spreadsheet.ts';
 
 /** A table of a job as the bytes of its file. */
@@ -40,7 +40,7 @@ export function calendarFile({
   readonly site: string;
   readonly now: Date;
 }): string {
-  return calendarOf(jobId, unit, site, provenJob(material).proving, now);
+  return followUpCalendar(jobId, unit, site, provenJob(material).proving, now);
 }
 
 /** A job as `*.brine.json`. Its pictures come by their ids. */

@@ -1,7 +1,7 @@
 import type { Job as JobView, JobOrder, JobState, JobSummary } from '@brine/contract/routes';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { containing, holding, insert } from '../database/insert.ts';
-import { digitsIn, holdingNumber } from '../database/phone.ts';
+import { idsOf, insert } from '../database/insert.ts';
+import { holds } from '../database/search.ts';
 import { jobEntity, type Job } from './job.entity.ts';
 
 /** Which jobs are looked for. */
@@ -27,14 +27,13 @@ const inState: Readonly<Record<Exclude<JobState, 'all'>, string>> = {
   finished: FINISHED,
 };
 
-const inOrder: Readonly<Record<JobOrder, string>> = {
+const sortedBy: Readonly<Record<JobOrder, string>> = {
   newest: 'j.created_at desc',
   planned: 'j.planned_for asc nulls last, j.created_at desc',
   site: 's.name, u.tag, u.name, j.created_at desc',
 };
 
 export function jobRepository(em: EntityManager) {
-  const idsOf = (rows: readonly { readonly id: string }[]) => rows.map(({ id }) => id);
   return {
     byId: (id: string) => em.findOne(jobEntity, { id }),
     /**
@@ -48,29 +47,24 @@ export function jobRepository(em: EntityManager) {
     /** Jobs whose title, unit or site holds the text, or whose site has the number, in order; and how many there are. */
     async search(wish: JobWish): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
       const { text, unitId, archived, state, order, personId, today, offset, limit } = wish;
-      const number = holdingNumber(text);
-      const like = containing(text);
-      const held = ['j.title', 'u.name', 'u.tag', 'u.plate', 's.name', 's.place', 's.customer', 's.contact'];
+      const held = holds(
+        ['j.title', 'u.name', 'u.tag', 'u.plate', 's.name', 's.place', 's.customer', 's.contact'],
+        text,
+        's.phone',
+      );
       const conditions: readonly (readonly [string, readonly unknown[]])[] = [
         [`j.archived_at is ${archived ? 'not ' : ''}null`, []],
         ...(unitId === null ? [] : [['j.unit_id = ?', [unitId]] as const]),
         ...(personId === null ? [] : [['j.assigned_to = ?', [personId]] as const]),
         ...(state === 'all' ? [] : [[inState[state], state === 'late' ? [today] : []] as const]),
-        ...(text === ''
-          ? []
-          : [
-              [
-                `(${[`${holding(held)} ilike ?`, ...(number === null ? [] : [`${digitsIn('s.phone')} like ?`])].join(' or ')})`,
-                [like, ...(number === null ? [] : [number])],
-              ] as const,
-            ]),
+        [held.sql, held.values],
       ];
       const from = `from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id
         where ${conditions.map(([sql]) => sql).join(' and ')}`;
       const values = conditions.flatMap(([, parameters]) => [...parameters]);
       // Counted in the same pass: each looks at every job.
       const rows = await em.execute<{ id: string; n: number }[]>(
-        `select j.id, count(*) over ()::int as n ${from} order by ${inOrder[order]}, j.id limit ? offset ?`,
+        `select j.id, count(*) over ()::int as n ${from} order by ${sortedBy[order]}, j.id limit ? offset ?`,
         [...values, limit, offset],
       );
       if (rows[0] || offset === 0) return { ids: idsOf(rows), total: rows[0]?.n ?? 0 };

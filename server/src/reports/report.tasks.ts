@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import writeXlsxFile from 'write-excel-file/node';
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
+import type { LeaveBehindSheet } from '@brine/core/record/handover';
 import { inUnitOf } from '@brine/core/record/inUnit';
 import { standing } from '@brine/core/record/fold';
 import { reportDocument } from '@brine/core/record/print';
@@ -48,7 +49,7 @@ export function unitReportTask({
       entries: readMaterial(sheet.material).entries,
     })),
     names: Object.assign({}, ...jobs.map(({ sheet }) => sheet.material.names)) as Record<string, string>,
-    now: nowIn(jobs, reader),
+    ...papersOf(jobs, reader),
     logs: jobs.flatMap(({ logs }) => logs.map(({ path, ...log }) => ({ ...log, air: airOf(path) }))),
     period,
     today,
@@ -56,16 +57,20 @@ export function unitReportTask({
   });
 }
 
-/** What stands in the unit by its newest job that chose a control. */
-function nowIn(jobs: readonly ReportJob[], reader: TemperatureUnit) {
+/** The papers of the newest job with a control, and those of the newest in which somebody saw what is in the unit, with what it is set to. */
+function papersOf(jobs: readonly ReportJob[], reader: TemperatureUnit) {
+  let newest: LeaveBehindSheet | null = null;
   for (const { sheet: input } of jobs) {
-    const sheet = sheetFrom({ ...input, reader });
+    const computed = jobProgramOf(input.material);
+    const sheet = sheetFrom({ ...input, reader }, computed);
     if (!sheet) continue;
-    const { state, program, pin, control } = jobProgramOf(input.material);
+    newest ??= sheet;
+    const { state, program, pin, control } = computed;
     const old = standing(state, 'control:old', 'control')?.definition ?? null;
-    return { sheet, settings: inUnitOf(state, program, control, { old, replacement: pin }).settings };
+    const { known, settings } = inUnitOf(state, program, control, { old, replacement: pin });
+    if (known.length > 0) return { newest, now: { sheet, settings } };
   }
-  return null;
+  return { newest, now: null };
 }
 
 /** Readings from lines of `seconds,°C`; a missing one is empty. */

@@ -40,28 +40,7 @@ export async function makeReport(means: Means, work: WorkUnderWay): Promise<void
     const reports: UnitReport[] = [];
     let done = 0;
     await sideBySide(BACKGROUND_THREADS, units, work.signal, async ({ id }, at) => {
-      const jobs: ReportJob[] = [];
-      for (const job of await database.transaction((repositories) => repositories.jobs.ofUnit(id))) {
-        const { sheet, logs } = await database.transaction(async (repositories) => ({
-          sheet: await sheetInputOf(repositories, job.id),
-          logs: await repositories.logs.ofJob(job.id),
-        }));
-        const air: ReportJob['logs'][number][] = [];
-        for (const log of logs.filter(({ columns }) => columns.includes('air'))) {
-          const path = join(folder, log.id);
-          await writeAir(means, log, path);
-          const { kind } = log.clock;
-          const zone = 'zone' in log.clock ? log.clock.zone : null;
-          air.push({
-            name: log.name,
-            clock: kind,
-            zone,
-            taken: log.createdAt.toISOString().slice(0, 10),
-            path,
-          });
-        }
-        jobs.push({ id: job.id, title: job.title, sheet, logs: air });
-      }
+      const jobs = await jobsOf(means, id, folder);
       const period = { from: wish.from, to: wish.to };
       const reader = company.displayUnit === 'fahrenheit' ? ('degF' as const) : ('degC' as const);
       reports[at] = await threads.run('unitReport', { jobs, period, today: made, reader }, work.signal);
@@ -86,6 +65,32 @@ export async function makeReport(means: Means, work: WorkUnderWay): Promise<void
     await writeFile(path, bytes, { mode: 0o600 });
     await keepFile(means, work, path, `${asFileName(`${of} ${wish.from} to ${wish.to}`)}.${format}`);
   });
+}
+
+/** The jobs of a unit, newest first, with the air of their logs in files. */
+async function jobsOf(means: Means, unitId: string, folder: string): Promise<readonly ReportJob[]> {
+  const { database } = means;
+  const found: ReportJob[] = [];
+  for (const job of await database.transaction((repositories) => repositories.jobs.ofUnit(unitId))) {
+    const { sheet, logs } = await database.transaction(async (repositories) => ({
+      sheet: await sheetInputOf(repositories, job.id),
+      logs: (await repositories.logs.ofJob(job.id)).filter(({ columns }) => columns.includes('air')),
+    }));
+    for (const log of logs) await writeAir(means, log, join(folder, log.id));
+    found.push({
+      id: job.id,
+      title: job.title,
+      sheet,
+      logs: logs.map(({ id, name, clock, createdAt }) => ({
+        name,
+        clock: clock.kind,
+        zone: clock.kind === 'true' ? clock.zone : null,
+        taken: createdAt.toISOString().slice(0, 10),
+        path: join(folder, id),
+      })),
+    });
+  }
+  return found;
 }
 
 /** The air of a log as lines of seconds and °C, in a file for the thread: a year of minutes is not handed over in memory. */

@@ -1,14 +1,12 @@
-import { randomBytes, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import type { SharedPage } from '@brine/contract/routes';
-import { hashOf } from '../auth/token.ts';
+import { hashOf, newLinkToken } from '../auth/token.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { sheetInputOf } from '../sheets/sheets.service.ts';
 import { mustFindUnit } from '../units/units.service.ts';
 
-/** 128 bits. */
-const TOKEN_BYTES = 16;
 /** A sheet is printed anew at the next visit: long before its link ends. */
 const SHARE_YEARS = 3;
 
@@ -52,7 +50,7 @@ async function newShare(
   personId: string,
   unitId: string,
 ): Promise<NewShare> {
-  const token = randomBytes(TOKEN_BYTES).toString('base64url');
+  const token = newLinkToken();
   const endsAt = new Date(now);
   endsAt.setUTCFullYear(endsAt.getUTCFullYear() + SHARE_YEARS);
   await repositories.shares.create({
@@ -87,7 +85,10 @@ export async function unitOfShare(services: Services, token: string): Promise<st
 /** A wrong, an ended and a revoked link look the same from outside. */
 const leadsNowhere = () => new AppError('notFound', 'This link leads nowhere (any more)');
 
-/** What a link shows: the sheet of the unit's last job that chose a control, without people, pictures and codes. */
+/**
+ * What a link shows, without people, pictures and codes: the unit by its newest job in which somebody saw what is in it. A control that is only planned does not stand
+ * for the one that is there; it is shown where nobody saw anything yet.
+ */
 export async function readShare(services: Services, token: string): Promise<SharedPage> {
   const { database, threads } = services;
   const jobs = await database.transaction(async (repositories) => {
@@ -95,10 +96,13 @@ export async function readShare(services: Services, token: string): Promise<Shar
     if (!share) throw leadsNowhere();
     return repositories.jobs.ofUnit(share.unitId);
   });
+  let planned: SharedPage | null = null;
   for (const { id } of jobs) {
     const input = await database.transaction((repositories) => sheetInputOf(repositories, id));
     const page = await threads.run('sharedPageOf', input);
-    if (page) return page;
+    if (page && page.groups.length > 0) return page;
+    planned ??= page;
   }
+  if (planned) return planned;
   throw new AppError('notFound', 'Nothing was handed over on this unit yet');
 }

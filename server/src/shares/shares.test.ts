@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { freezerJob } from '../../testing/freezerJob.ts';
+import { demoDefinition } from '../../testing/demoDefinition.ts';
+import { freezerJob, writeEntries } from '../../testing/freezerJob.ts';
 import { startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
@@ -87,6 +88,32 @@ describe('the read-only page of a unit', () => {
     await tess.call('DELETE', `/api/units/${unitId}/share`);
     expect((await tess.call('GET', `/api/jobs/${jobId}/sheet.pdf`)).status).toBe(200);
     expect(await links()).toBe(0);
+  });
+
+  test('a control that is only planned on a later job does not stand for the one that is in the unit', async () => {
+    const { id } = (await tess.call('GET', '/api/jobs')).json.jobs[0];
+    const { lastSequence } = (await tess.call('GET', `/api/jobs/${id}`)).json.job;
+    await writeEntries(
+      tess,
+      id,
+      [{ kind: 'keyed', code: 'b01', state: 'keyed', value: -21 }],
+      lastSequence + 1,
+    );
+    // A day later another control is chosen for the same unit, and nothing of it is keyed in.
+    harness.setTime('2026-03-03T09:00:00Z');
+    const later = (await tess.call('POST', '/api/jobs', { unitId, title: 'Another control' })).json.job.id;
+    const definition = demoDefinition('marl-4');
+    const pin = (await tess.call('POST', '/api/controllers', { definition })).json.controller;
+    await writeEntries(tess, later, [
+      { kind: 'answer', question: 'application', value: 'walkInFreezer' },
+      { kind: 'control', role: 'new', definition: pin },
+    ]);
+    const { page } = (await harness.client().call('GET', `/api/share/${await newToken()}`)).json;
+    harness.setTime('2026-03-02T09:00:00Z');
+    expect(page.control).toContain('Brae F');
+    expect(
+      page.groups.flatMap((group: { lines: { code: string }[] }) => group.lines.map(({ code }) => code)),
+    ).toEqual(['b01']);
   });
 
   test('a guessed token and a viewer’s wish are refused', async () => {

@@ -10,7 +10,7 @@ import {
 import type { AcceptedEntry } from '@brine/core/record/entries';
 import { printSheet } from '@brine/core/record/print';
 import type { JobMaterial } from '../jobs/jobMaterial.ts';
-import { jobProgramOf } from '../jobs/jobProgram.ts';
+import { jobProgramOf, type JobProgram } from '../jobs/jobProgram.ts';
 import { print } from './pdf.ts';
 
 /** What a leave-behind sheet is made of. */
@@ -55,9 +55,12 @@ export function sharedPageOf(input: SheetInput): SharedPage | null {
 }
 
 /** The sheet of a job as data; null where no new control is chosen. */
-export function sheetFrom(input: SheetInput): LeaveBehindSheet | null {
+export function sheetFrom(
+  input: SheetInput,
+  computed: JobProgram = jobProgramOf(input.material),
+): LeaveBehindSheet | null {
   const { material, unit, site, otherwiseBy, link, reader } = input;
-  const { entries, state, program, pin, control } = jobProgramOf(material);
+  const { entries, state, program, pin, control } = computed;
   if (!pin || !control) return null;
   const keyedBy = [...new Set(entries.filter((e) => e.body.kind === 'keyed').map((e) => e.author))];
   return sheetOfJob({

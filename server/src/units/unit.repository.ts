@@ -1,27 +1,27 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { containing, insert } from '../database/insert.ts';
+import { idsOf, inOrder, insert } from '../database/insert.ts';
+import { holds } from '../database/search.ts';
 import { unitEntity, type Unit } from './unit.entity.ts';
 
 export function unitRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(unitEntity, { id }),
     byIds: (ids: readonly string[]) => em.find(unitEntity, { id: { $in: [...ids] } }),
-    search: (text: string, siteId: string | null, archived: boolean, limit: number) =>
-      em.find(
-        unitEntity,
-        {
-          archivedAt: archived ? { $ne: null } : null,
-          ...(siteId !== null && { siteId }),
-          ...(text !== '' && {
-            $or: [
-              { name: { $ilike: containing(text) } },
-              { tag: { $ilike: containing(text) } },
-              { plate: { $ilike: containing(text) } },
-            ],
-          }),
-        },
-        { orderBy: { tag: 'asc', name: 'asc' }, limit },
-      ),
+    /** By name, tag or plate, in the order of a list. */
+    async search(
+      text: string,
+      siteId: string | null,
+      archived: boolean,
+      limit: number,
+    ): Promise<readonly Unit[]> {
+      const held = holds(['name', 'tag', 'plate'], text);
+      const rows = await em.execute<{ id: string }[]>(
+        `select id from unit where archived_at is ${archived ? 'not ' : ''}null and ${held.sql}
+            ${siteId === null ? '' : 'and site_id = ?'} order by tag, name, id limit ?`,
+        [...held.values, ...(siteId === null ? [] : [siteId]), limit],
+      );
+      return inOrder(await em.find(unitEntity, { id: { $in: idsOf(rows) } }), idsOf(rows));
+    },
     /** Units in use with at least one job, archived or not, of a site or of all, in the order of a list; named with their site. */
     withAnyJob: (siteId: string | null) =>
       em.execute<{ id: string; name: string; site: string }[]>(

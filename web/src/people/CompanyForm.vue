@@ -1,23 +1,14 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS } from '@brine/contract/lengths';
-import type { Company } from '@brine/contract/routes';
 import { schools, type SchoolId } from '@brine/core/foundation/unit';
-import { messageOf } from '../shared/api/client.ts';
+import { useCompanyFields } from '../shared/company/useCompanyFields.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
-import { useDraft } from '../shared/ui/useDraft.ts';
 import CompanyLogo from './CompanyLogo.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 
 const session = useSession();
-const problem = ref<string | null>(null);
-const { text: name, settle, reset } = useDraft(() => session.company?.name ?? '');
-const phoneDraft = useDraft(() => session.company?.phone ?? '');
-const phone = phoneDraft.text;
-function callUs() {
-  phoneDraft.settle();
-  return change({ phone: phone.value.trim() });
-}
+const { name, phone, problem, change, rename, callUs, degrees } = useCompanyFields();
 const ids = Object.keys(schools) as SchoolId[];
 const rows = computed(() =>
   ids.map((id) => ({
@@ -30,14 +21,6 @@ const rows = computed(() =>
     ),
   })),
 );
-async function change(what: Parameters<typeof session.changeCompany>[0]) {
-  problem.value = null;
-  try {
-    await session.changeCompany(what);
-  } catch (error) {
-    problem.value = messageOf(error);
-  }
-}
 const choose = (id: SchoolId, event: Event) => {
   const { value } = event.target as HTMLSelectElement;
   void change(({ schools: now }) => {
@@ -45,14 +28,6 @@ const choose = (id: SchoolId, event: Event) => {
     return { schools: value === '' ? others : { ...others, [id]: value } };
   });
 };
-const unit = (event: Event) =>
-  change({ displayUnit: (event.target as HTMLSelectElement).value as Company['displayUnit'] });
-function rename() {
-  const typed = name.value.trim();
-  if (typed === '' || typed === session.company?.name) return reset();
-  settle();
-  return change({ name: typed });
-}
 const allDays = Array.from(
   { length: MOST_OFFLINE_DAYS - LEAST_OFFLINE_DAYS + 1 },
   (_, i) => LEAST_OFFLINE_DAYS + i,
@@ -73,7 +48,13 @@ const costs = (row: (typeof rows.value)[number]) =>
     <div class="mt-3 flex flex-wrap gap-6">
       <div class="flex flex-col gap-1">
         <label for="company-name" class="field-label">Name on the papers</label
-        ><input id="company-name" v-model="name" class="w-80" @change="rename" />
+        ><input
+          id="company-name"
+          v-model="name"
+          placeholder="Name of your company"
+          class="w-80"
+          @change="rename"
+        />
       </div>
       <div class="flex flex-col gap-1">
         <label for="company-phone" class="field-label">Phone on the papers</label
@@ -90,7 +71,7 @@ const costs = (row: (typeof rows.value)[number]) =>
       <CompanyLogo />
       <div class="flex flex-col gap-1">
         <label for="company-unit" class="field-label">Usual degrees</label
-        ><select id="company-unit" :value="session.company?.displayUnit" @change="unit">
+        ><select id="company-unit" :value="session.company?.displayUnit" @change="degrees">
           <option value="fahrenheit">°F</option>
           <option value="celsius">°C</option>
         </select>

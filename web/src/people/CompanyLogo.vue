@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { LARGEST_LOGO } from '@brine/contract/lengths';
-import { messageOf } from '../shared/api/client.ts';
+import { useAct } from '../shared/api/useAct.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -9,16 +9,9 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 /** The company’s mark on its papers. */
 const session = useSession();
 const chooser = ref<HTMLInputElement | null>(null);
-const problem = ref<string | null>(null);
+const { problem, act } = useAct();
 
-async function keep(logo: string | null) {
-  problem.value = null;
-  try {
-    await session.changeCompany({ logo });
-  } catch (error) {
-    problem.value = messageOf(error);
-  }
-}
+const keep = (logo: string | null) => act(() => session.changeCompany({ logo }));
 async function choose(event: Event) {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];

@@ -1,34 +1,31 @@
 <script setup lang="ts">
 import { addressHere } from '../shared/mount/mount.ts';
 import { onMounted, ref } from 'vue';
-import { request, messageOf } from '../shared/api/client.ts';
+import { request } from '../shared/api/client.ts';
+import { useAct } from '../shared/api/useAct.ts';
 import { useCopy } from '../shared/ui/useCopy.ts';
 import type { PersonLine, Role } from '@brine/contract/routes';
 import AppButton from '../shared/ui/AppButton.vue';
-import LookAround from '../shared/layout/LookAround.vue';
+import LookAround from '../shared/company/LookAround.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import QrCode from '../shared/ui/QrCode.vue';
 import CompanyForm from './CompanyForm.vue';
 import InviteDialog from './InviteDialog.vue';
 
 const people = ref<readonly PersonLine[]>([]);
-const problem = ref<string | null>(null);
 const inviting = ref(false);
 const link = ref<{ name: string; address: string } | null>(null);
 const roles: readonly Role[] = ['viewer', 'technician', 'lead'];
 
+const { problem, act: once } = useAct();
+/** Whatever became of it, the list is read anew; what went wrong first is told. */
 async function act(work: () => Promise<unknown>) {
-  problem.value = null;
-  try {
-    await work();
-  } catch (error) {
-    problem.value = messageOf(error);
-  }
-  try {
+  await once(work);
+  const said = problem.value;
+  await once(async () => {
     people.value = (await request('people')).people;
-  } catch (error) {
-    problem.value ??= messageOf(error);
-  }
+  });
+  problem.value = said ?? problem.value;
 }
 const addressOf = (token: string) => `${addressHere()}/link/${token}`;
 const change = (person: PersonLine, what: Partial<Pick<PersonLine, 'role' | 'disabled'>>) =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { addressHere } from '../shared/mount/mount.ts';
 import { computed, onMounted, ref } from 'vue';
-import { messageOf, request } from '../shared/api/client.ts';
+import { request } from '../shared/api/client.ts';
+import { useAct } from '../shared/api/useAct.ts';
 import { localDate } from '../shared/display/localTime.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -12,20 +13,12 @@ import { useCopy } from '../shared/ui/useCopy.ts';
 const link = ref<{ readonly createdAt: string } | null | undefined>(undefined);
 /** Told once: the server keeps no more than its hash. */
 const token = ref<string | null>(null);
-const problem = ref<string | null>(null);
+const { problem, act } = useAct();
 const { copied, copy, problem: copyProblem } = useCopy();
 const address = computed(() => (token.value ? `${addressHere()}/api/calendar/${token.value}.ics` : ''));
 /** Phones hand this scheme to their calendar, which then asks by itself. */
 const subscribing = computed(() => address.value.replace(/^https?:/, 'webcal:'));
 
-async function act(work: () => Promise<void>) {
-  problem.value = null;
-  try {
-    await work();
-  } catch (error) {
-    problem.value = messageOf(error);
-  }
-}
 const load = () =>
   act(async () => {
     link.value = (await request('calendarLink')).link;

@@ -8,11 +8,17 @@ import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
 import TextField from '../shared/ui/TextField.vue';
+import LikeIt from './LikeIt.vue';
+import { useLikeIt } from './useLikeIt.ts';
 
 const props = defineProps<{ site: Site | null }>();
 const emit = defineEmits<{ close: []; saved: [] }>();
 const problem = ref<string | null>(null);
-const { handleSubmit, isSubmitting } = useForm({
+const {
+  handleSubmit,
+  isSubmitting,
+  values: typed,
+} = useForm({
   validationSchema: object({
     name: string().trim().required('Expected a name').max(200, 'Expected at most 200 characters'),
     place: string().max(300, 'Expected at most 300 characters'),
@@ -30,6 +36,16 @@ const { handleSubmit, isSubmitting } = useForm({
     phone: props.site?.phone ?? '',
   },
 });
+const alike = useLikeIt(
+  () => [typed.phone ?? '', typed.name ?? ''],
+  async (search) =>
+    (await request('sites', { query: { search } })).sites.map((site) => ({
+      id: site.id,
+      words: [site.name, site.place, site.contact, site.phone].filter(Boolean).join(' · '),
+      to: `/units?search=${encodeURIComponent(site.name)}`,
+    })),
+  props.site !== null,
+);
 const submit = handleSubmit(async (values) => {
   try {
     if (props.site)
@@ -56,6 +72,7 @@ const submit = handleSubmit(async (values) => {
         <TextField name="phone" label="Phone" type="tel" />
       </div>
       <TextField name="note" label="Note" hint="Keys, hours, who to ask" long />
+      <LikeIt :items="alike" />
       <FormProblem :message="problem" />
       <div class="flex gap-3">
         <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="save-site">Save</AppButton

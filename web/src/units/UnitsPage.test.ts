@@ -58,3 +58,20 @@ test('more sites than a page: how many there are is said, and the next page is a
   expect(page.text()).toContain('Next site');
   expect(page.get('[data-test="places-count"]').text()).toBe('2 sites');
 });
+
+test('a site that is added is held against those there are: is it this one?', async () => {
+  const page = await mountPage(UnitsPage, {
+    answers: { ...lists([], []), 'GET /api/sites': { sites: [{ ...site, contact: '', phone: '555 0142' }] } },
+  });
+  await page.get('[data-test="new-site"]').trigger('click');
+  await settle();
+  const dialog = document.body;
+  expect(dialog.querySelector('[data-test="like-it"]')).toBeNull();
+  const name = dialog.querySelector<HTMLInputElement>('input[name="name"]')!;
+  name.value = 'Own s';
+  name.dispatchEvent(new Event('input', { bubbles: true }));
+  await new Promise((done) => setTimeout(done, 400));
+  await settle();
+  expect(asked).toContain('GET /api/sites?search=Own+s');
+  expect(dialog.querySelector('[data-test="like-it"]')?.textContent).toContain('Own site · 555 0142');
+});

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { RouterLink } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
 import type { Site, Unit } from '@brine/contract/routes';
 import { messageOf } from '../shared/api/client.ts';
 import { useArchive } from '../shared/ui/useArchive.ts';
@@ -17,6 +17,7 @@ import UnitDialog from './UnitDialog.vue';
 import { usePlaces } from './usePlaces.ts';
 
 const session = useSession();
+const route = useRoute();
 const {
   search,
   archived,
@@ -27,7 +28,7 @@ const {
   loading,
   reload,
   more,
-} = usePlaces();
+} = usePlaces(String(route.query['search'] ?? ''));
 const siteArchive = useArchive('changeSite', reload);
 const unitArchive = useArchive('changeUnit', reload);
 const editing = ref<{ site: Site | null } | null>(null);

@@ -15,8 +15,8 @@ export interface Place {
 }
 
 /** Sites with their units, page after page, with how many there are; asked anew a moment after the last key. */
-export function usePlaces() {
-  const search = ref('');
+export function usePlaces(first: string) {
+  const search = ref(first);
   const archived = ref(false);
   const sites = shallowRef<readonly Site[]>([]);
   const units = shallowRef<readonly Unit[]>([]);

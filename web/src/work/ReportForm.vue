@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { format, startOfMonth, subMonths } from 'date-fns';
-import { messageOf, request } from '../shared/api/client.ts';
+import { request } from '../shared/api/client.ts';
+import { useAct } from '../shared/api/useAct.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -16,11 +17,11 @@ const now = new Date();
 const from = ref(format(startOfMonth(subMonths(now, 1)), 'yyyy-MM-dd'));
 const to = ref(format(now, 'yyyy-MM-dd'));
 const as = ref<'pdf' | 'xlsx'>('pdf');
-const problem = ref<string | null>(null);
+const { problem, act } = useAct();
 
 async function make() {
-  try {
-    await request('startReport', {
+  const asked = await act(() =>
+    request('startReport', {
       body: {
         site: site.value?.id ?? null,
         from: from.value,
@@ -29,12 +30,9 @@ async function make() {
         // °F is read where Letter is bought.
         paper: session.company?.displayUnit === 'fahrenheit' ? 'LETTER' : 'A4',
       },
-    });
-    problem.value = null;
-    emit('made');
-  } catch (error) {
-    problem.value = messageOf(error);
-  }
+    }),
+  );
+  if (asked) emit('made');
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { messageOf, request } from '../shared/api/client.ts';
+import { request } from '../shared/api/client.ts';
+import { useAct } from '../shared/api/useAct.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import SiteField from './SiteField.vue';
@@ -11,18 +12,15 @@ const emit = defineEmits<{ made: [] }>();
 const site = useAskedSite();
 const paper = ref<'A4' | 'LETTER'>('A4');
 const type = ref<'small' | 'large'>('small');
-const problem = ref<string | null>(null);
+const { problem, act } = useAct();
 
 async function make() {
-  try {
-    await request('startSheets', {
+  const asked = await act(() =>
+    request('startSheets', {
       body: { site: site.value?.id ?? null, paper: paper.value, type: type.value },
-    });
-    problem.value = null;
-    emit('made');
-  } catch (error) {
-    problem.value = messageOf(error);
-  }
+    }),
+  );
+  if (asked) emit('made');
 }
 </script>
 

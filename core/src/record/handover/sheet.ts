@@ -154,7 +154,8 @@ export function leaveBehindSheet(input: SheetInput): LeaveBehindSheet {
     phone: input.phone ?? '',
     logo: input.logo ?? null,
     setTo: plainWords(inUnit.settings, reader),
-    notYet: inUnit.planned.filter((code) => rows.some((row) => row.code === code)).length,
+    // An access code is named nowhere, but counted, as everywhere.
+    notYet: inUnit.planned.length,
     complaint: input.complaint ?? '',
     verdict: input.verdict ?? '',
     tests: testLines(input.proving ?? null, reader),

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { freezerInFahrenheit } from '../../../testing/freezerSurvey.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import type { EntryBody, PinnedDefinition } from '../entries/index.ts';
@@ -6,18 +7,11 @@ import { fold } from '../fold/index.ts';
 import { programOf } from '../job/index.ts';
 import { inUnitOf } from './inUnit.ts';
 
-const survey: EntryBody[] = [
-  { kind: 'answer', question: 'application', value: 'walkInFreezer' },
-  { kind: 'answer', question: 'goods', value: 'frozenFish' },
-  { kind: 'answer', question: 'defrostMethod', value: 'electric' },
-  { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
-  { kind: 'answer', question: 'displayUnit', value: 'fahrenheit' },
-];
 const pin = (id: string): PinnedDefinition => ({ id, family: id, version: '1', hash: `hash of ${id}` });
 const marl = pin('marl-4');
 
 function inUnit(bodies: readonly EntryBody[], old: PinnedDefinition | null = null) {
-  const state = fold(acceptedInOrder([...survey, ...bodies]));
+  const state = fold(acceptedInOrder([...freezerInFahrenheit, ...bodies]));
   const control = family('marl-4');
   const program = programOf({
     state,

@@ -1,5 +1,6 @@
 import { meaningOf, parameterOf } from '../../controllers/definitions/index.ts';
 import { describe, expect, test } from '@jest/globals';
+import { freezerInFahrenheit } from '../../../testing/freezerSurvey.ts';
 import { leaveBehindSheet } from '../handover/index.ts';
 import { inUnitOf } from '../inUnit/index.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
@@ -11,11 +12,7 @@ import { openQuestions } from './survey.ts';
 import { progressOf } from './stations.ts';
 
 const survey: EntryBody[] = [
-  { kind: 'answer', question: 'application', value: 'walkInFreezer' },
-  { kind: 'answer', question: 'goods', value: 'frozenFish' },
-  { kind: 'answer', question: 'defrostMethod', value: 'electric' },
-  { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
-  { kind: 'answer', question: 'displayUnit', value: 'fahrenheit' },
+  ...freezerInFahrenheit,
   { kind: 'found', code: 'Un', value: 'F' },
   { kind: 'found', code: 'Sn', value: '-3' },
   { kind: 'found', code: 'hY', value: '5' },

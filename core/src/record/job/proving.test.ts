@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { freezerSurvey } from '../../../testing/freezerSurvey.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import { byGroup, followUpOfSkipped, provingOf, tally } from './proving.ts';
@@ -8,13 +9,7 @@ import { programOf } from './program.ts';
 import { progressOf } from './stations.ts';
 
 const pin = { id: 'marl-4', family: 'Marl 4', version: '1', hash: 'h' };
-const survey: readonly EntryBody[] = [
-  { kind: 'answer', question: 'application', value: 'walkInFreezer' },
-  { kind: 'answer', question: 'goods', value: 'frozenFish' },
-  { kind: 'answer', question: 'defrostMethod', value: 'electric' },
-  { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
-  { kind: 'control', role: 'new', definition: pin },
-];
+const survey: readonly EntryBody[] = [...freezerSurvey, { kind: 'control', role: 'new', definition: pin }];
 function proving(...bodies: readonly EntryBody[]) {
   const state = fold(acceptedInOrder([...survey, ...bodies]));
   const program = programOf({

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { freezerSurvey } from '../../../testing/freezerSurvey.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { families, family } from '../../../testing/families.ts';
 import { seeded } from '../../../testing/seeded.ts';
@@ -17,10 +18,7 @@ import { fold } from '../fold/index.ts';
 import { programOf } from './program.ts';
 
 const freezer: EntryBody[] = [
-  { kind: 'answer', question: 'application', value: 'walkInFreezer' },
-  { kind: 'answer', question: 'goods', value: 'frozenFish' },
-  { kind: 'answer', question: 'defrostMethod', value: 'electric' },
-  { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
+  ...freezerSurvey,
   { kind: 'answer', question: 'displayUnit', value: 'celsius' },
 ];
 const program = (replacement: ControllerDefinition, bodies: readonly EntryBody[]) =>

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { freezerSurvey } from '../../../testing/freezerSurvey.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import { typicalIds, typical } from '../../../testing/circuits.ts';
@@ -9,12 +10,6 @@ import { foundMeaning } from './survey.ts';
 import { programOf } from './program.ts';
 import { progressOf } from './stations.ts';
 
-const survey: EntryBody[] = [
-  { kind: 'answer', question: 'application', value: 'walkInFreezer' },
-  { kind: 'answer', question: 'goods', value: 'frozenFish' },
-  { kind: 'answer', question: 'defrostMethod', value: 'electric' },
-  { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
-];
 const marl = {
   kind: 'control',
   role: 'new',
@@ -23,7 +18,7 @@ const marl = {
 const timer: EntryBody = { kind: 'startedFrom', conversion: 'timer-and-thermostat' };
 
 function wiring(...bodies: readonly EntryBody[]) {
-  const state = fold(acceptedInOrder([...survey, marl, ...bodies]));
+  const state = fold(acceptedInOrder([...freezerSurvey, marl, ...bodies]));
   const program = programOf({
     state,
     name: 'Store',
@@ -93,7 +88,7 @@ describe('the plan of a job', () => {
   });
 
   test('a control that cannot do it is said in the spine', () => {
-    const state = fold(acceptedInOrder([...survey, marl, timer]));
+    const state = fold(acceptedInOrder([...freezerSurvey, marl, timer]));
     const program = programOf({
       state,
       name: '',

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { freezerInFahrenheit } from '../../../testing/freezerSurvey.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
 import { family } from '../../../testing/families.ts';
 import type { EntryBody } from '../entries/index.ts';
@@ -8,16 +9,8 @@ import { VERDICT_DONE, type OpenItem } from './openItems.ts';
 import { openWork } from './openWork.ts';
 import { byKind, openSummary } from './index.ts';
 
-const survey: EntryBody[] = [
-  { kind: 'answer', question: 'application', value: 'walkInFreezer' },
-  { kind: 'answer', question: 'goods', value: 'frozenFish' },
-  { kind: 'answer', question: 'defrostMethod', value: 'electric' },
-  { kind: 'answer', question: 'probes', value: ['air', 'coil'] },
-  { kind: 'answer', question: 'displayUnit', value: 'fahrenheit' },
-];
-
 function parts(bodies: readonly EntryBody[], id = 'marl-4') {
-  const state = fold(acceptedInOrder([...survey, ...bodies]));
+  const state = fold(acceptedInOrder([...freezerInFahrenheit, ...bodies]));
   const control = family(id);
   const program = programOf({
     state,

@@ -12,14 +12,21 @@ const settings: SettingValues = {
   'alarms.highTemperature': quantity(41, 'degF'),
   'alarms.delay': quantity(60, 'min'),
 };
-const sheet = { control: 'Own control (definition 1)', setTo: [], groups: [], notYet: 0, open: [] };
+const sheet = {
+  control: 'Own control (definition 1)',
+  setTo: ['It starts cooling at 39 °F.'],
+  groups: [],
+  notYet: 0,
+  open: [],
+} as unknown as LeaveBehindSheet;
 const job: HistoryJob = { id: 'j', title: 'New control', createdAt: '2026-03-05T10:00:00.000Z', entries: [] };
 const report = (more: Partial<UnitReportInput> = {}) =>
   unitReport({
     unit: { site: 'Own quay', tag: 'OWN-1', name: 'Own store', plate: '' },
     jobs: [job],
     names: {},
-    now: { sheet: sheet as unknown as LeaveBehindSheet, settings },
+    now: { sheet, settings },
+    newest: sheet,
     logs: [],
     period: { from: '2026-03-01', to: '2026-03-31' },
     today: '2026-04-01',
@@ -76,8 +83,33 @@ describe('the report of a unit', () => {
 
   test('without a known limit nothing is called an excursion; without a control nothing is called set', () => {
     const start = log(at('2026-03-10T00:00:00Z'));
-    expect(report({ logs: [start], now: { sheet: sheet as never, settings: {} } }).excursions).toEqual([]);
-    expect(report({ logs: [start], now: null })).toMatchObject({ control: '', setTo: [], excursions: [] });
+    expect(report({ logs: [start], now: { sheet, settings: {} } }).excursions).toEqual([]);
+    expect(report({ logs: [start], now: null, newest: null })).toMatchObject({
+      control: '',
+      setTo: [],
+      excursions: [],
+    });
+  });
+
+  test('a control that is planned and not keyed in yet does not stand for the one that is in the unit', () => {
+    const planned = {
+      ...sheet,
+      control: 'New control (definition 2)',
+      setTo: [],
+      notYet: 25,
+      open: [{ words: '25 codes not keyed in', items: [], because: '' }],
+    };
+    expect(report({ newest: planned })).toMatchObject({
+      control: 'Own control',
+      setTo: sheet.setTo,
+      notYet: 25,
+      open: [{ words: '25 codes not keyed in' }],
+    });
+    expect(report({ now: null, newest: planned })).toMatchObject({
+      control: 'New control',
+      setTo: [],
+      notYet: 25,
+    });
   });
 
   test('tells what was done within the period alone, and as tables a line each', () => {

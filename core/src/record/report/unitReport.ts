@@ -25,8 +25,10 @@ export interface UnitReportInput {
   readonly jobs: readonly HistoryJob[];
   /** Names of those who wrote entries, by id. */
   readonly names: Readonly<Record<string, string>>;
-  /** The papers and what is in the unit by its newest job with a control; null where there is none. */
+  /** The papers of the newest job in which somebody saw what is in the unit, with what that sets; null where nobody did. */
   readonly now: { readonly sheet: LeaveBehindSheet; readonly settings: SettingValues } | null;
+  /** The papers of the newest job with a control, which says what is planned and open; null where there is none. */
+  readonly newest: LeaveBehindSheet | null;
   readonly logs: readonly ReportedLog[];
   readonly period: ReportPeriod;
   /** The day it is made. */
@@ -49,7 +51,7 @@ const told: ReadonlySet<HistoryLine['kind']> = new Set<HistoryLine['kind']>([
 
 /** The report of a unit: what it is set to now, what was done and what its logs say in the period, what is due and open. */
 export function unitReport(input: UnitReportInput): UnitReport {
-  const { unit, now, period, today } = input;
+  const { unit, now, newest, period, today } = input;
   const history = unitHistory(input.jobs);
   const logs = input.logs
     .map((log) => ({ log, air: inPeriod(log, period) }))
@@ -58,10 +60,10 @@ export function unitReport(input: UnitReportInput): UnitReport {
   const stands = (sheet?.groups ?? []).flatMap(({ lines }) => lines).filter(({ value }) => value !== '');
   return {
     ...unit,
-    control: sheet?.control.replace(/ \(definition .*\)$/, '') ?? '',
+    control: (sheet ?? newest)?.control.replace(/ \(definition .*\)$/, '') ?? '',
     setTo: sheet?.setTo ?? [],
     settings: stands.map(({ code, meaning, value }) => ({ code, meaning, value })),
-    notYet: sheet?.notYet ?? 0,
+    notYet: newest?.notYet ?? 0,
     work: history.lines
       .filter(({ kind, at }) => told.has(kind) && within(at.slice(0, 10), period))
       .toSorted((one, other) => one.at.localeCompare(other.at))
@@ -80,7 +82,7 @@ export function unitReport(input: UnitReportInput): UnitReport {
       ? logs.flatMap(({ log, air }) => excursionLines(log, air, now.settings, input.reader))
       : [],
     calibrations: lastCalibrations(history, today),
-    open: (sheet?.open ?? []).map(({ words, because }) => ({ words, because })),
+    open: (newest?.open ?? []).map(({ words, because }) => ({ words, because })),
     next: history.followUps
       .filter(({ done }) => !done)
       .map(({ due, what }) => ({ due, what, overdue: due < today })),

@@ -8,6 +8,9 @@ const source = new EventSource(`${mount}/api/changes`);
 const say = (told: { readonly job?: string; readonly stands?: boolean }) => self.postMessage(told);
 source.addEventListener('job', (event) => say({ job: (event as MessageEvent<string>).data }));
 // What happened before it stood is not told: empty stands for any.
-source.addEventListener('open', () => say({ stands: true, job: '' }));
+source.addEventListener('open', (event) => {
+  // The server says so itself once it listens; the connection alone does not.
+  if (event instanceof MessageEvent) say({ stands: true, job: '' });
+});
 source.addEventListener('beat', () => say({ stands: true }));
 source.addEventListener('error', () => say({ stands: false }));

@@ -1,10 +1,10 @@
-/** Where the demo company stands beside one's own. */
-const DEMO = '/demo';
+import { DEMO_MOUNT } from '@brine/contract/paths';
 
 /** What the addresses of this page begin with: nothing, or `/demo` where the demo company is looked at. */
-export const mount: '' | typeof DEMO =
-  typeof location !== 'undefined' && (location.pathname === DEMO || location.pathname.startsWith(`${DEMO}/`))
-    ? DEMO
+export const mount: '' | typeof DEMO_MOUNT =
+  typeof location !== 'undefined' &&
+  (location.pathname === DEMO_MOUNT || location.pathname.startsWith(`${DEMO_MOUNT}/`))
+    ? DEMO_MOUNT
     : '';
 
 /** Whether this is the demo company beside one's own. */

@@ -1,9 +1,15 @@
 import ical from 'ical-generator';
 import type { Proving } from '@brine/core/record/job';
-import { addWholeDay } from '../calendars/wholeDay.ts';
+import { addWholeDay } from './wholeDay.ts';
 
 /** Follow-ups and calibrations due as a calendar (RFC 5545): whole days, so that no zone moves them. Done ones are left out. */
-export function calendarOf(jobId: string, unit: string, site: string, proving: Proving, now: Date): string {
+export function followUpCalendar(
+  jobId: string,
+  unit: string,
+  site: string,
+  proving: Proving,
+  now: Date,
+): string {
   const calendar = ical({
     name: `Brine Dial: ${unit}`,
     prodId: { company: 'Brine Dial', product: 'Follow-ups' },

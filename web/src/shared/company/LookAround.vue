@@ -1,24 +1,19 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { messageOf, request } from '../api/client.ts';
+import { request } from '../api/client.ts';
+import { useAct } from '../api/useAct.ts';
 import { inDemoBeside } from '../mount/mount.ts';
 import { useSession } from '../session/sessionStore.ts';
 import AppButton from '../ui/AppButton.vue';
 
 /** Leads into the demo company beside one’s own. */
 const session = useSession();
-const problem = ref('');
+const { problem, act } = useAct();
 const opening = ref(false);
 async function look() {
   opening.value = true;
-  problem.value = '';
-  try {
-    const { at } = await request('lookAround');
-    location.assign(`${at}/today`);
-  } catch (error) {
-    problem.value = messageOf(error);
-    opening.value = false;
-  }
+  const there = await act(async () => location.assign(`${(await request('lookAround')).at}/today`));
+  if (!there) opening.value = false;
 }
 </script>
 

@@ -1,7 +1,7 @@
 import { Migration } from '@mikro-orm/migrations';
 
-/** The calendar of a person behind a link, and the company's mark on papers. */
-export class Migration0014CalendarsAndLogo extends Migration {
+/** Calendars behind links, the company's mark on its papers, summaries that tell of drift. */
+export class Migration0014CompanysPapers extends Migration {
   override up(): void {
     this.addSql(`
       create table calendar_feed (
@@ -15,11 +15,19 @@ export class Migration0014CalendarsAndLogo extends Migration {
       -- Every summary is made anew: it tells more.
       update job set summary_of = -1 where summary is not null;
       alter table company add column logo text null;
+      -- Nobody is told that a summary came to the same.
+      drop trigger job_changed on job;
+      create trigger job_made after insert on job for each row execute function tell_job_changed();
+      create trigger job_changed after update on job for each row
+        when (old.summary is distinct from new.summary or old.summary_of = new.summary_of) execute function tell_job_changed();
     `);
   }
 
   override down(): void {
     this.addSql(`
+      drop trigger job_made on job;
+      drop trigger job_changed on job;
+      create trigger job_changed after insert or update on job for each row execute function tell_job_changed();
       alter table company drop column logo;
       drop table calendar_feed;
     `);
