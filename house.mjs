@@ -106,6 +106,18 @@ export const coreRooms = {
     'wiring/conversion',
     'wiring/suitability',
   ],
+  'judgement/learning': [
+    'foundation/quantities',
+    'foundation/sentences',
+    'foundation/settings',
+    'foundation/unit',
+    'judgement/tuning',
+    'logs/course',
+    'logs/reading',
+    'machines/box',
+    'machines/identification',
+    'machines/simulation',
+  ],
   'judgement/plan': [
     'foundation/quantities',
     'foundation/refrigerants',
@@ -184,6 +196,13 @@ export const coreRooms = {
     'machines/box',
   ],
   'logs/analysis': ['foundation/limits', 'foundation/statistics', 'logs/reading'],
+  'logs/course': [
+    'foundation/limits',
+    'logs/analysis',
+    'logs/reading',
+    'machines/box',
+    'machines/identification',
+  ],
   'logs/excursions': [],
   'logs/reading': ['foundation/files', 'foundation/limits', 'foundation/quantities'],
   'machines/box': [
@@ -201,6 +220,14 @@ export const coreRooms = {
     'machines/box',
   ],
   'machines/engine': ['foundation/limits', 'foundation/settings', 'machines/box'],
+  'machines/identification': [
+    'foundation/files',
+    'foundation/limits',
+    'foundation/sentences',
+    'foundation/statistics',
+    'machines/box',
+    'machines/simulation',
+  ],
   'machines/simulation': [
     'foundation/files',
     'foundation/limits',

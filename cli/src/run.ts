@@ -10,8 +10,10 @@ import { controllerSuggest } from './commands/controllerSuggest.ts';
 import { decode } from './commands/decode.ts';
 import { diagnose } from './commands/diagnose.ts';
 import { fit } from './commands/fit.ts';
+import { identify } from './commands/identify.ts';
 import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
+import { predict } from './commands/predict.ts';
 import { probeCalibrate } from './commands/probeCalibrate.ts';
 import { probeCurve } from './commands/probeCurve.ts';
 import { probeIdentify } from './commands/probeIdentify.ts';
@@ -46,6 +48,8 @@ export const commands: readonly Command[] = [
   probeCalibrate,
   probeTag,
   analyse,
+  identify,
+  predict,
   saturation,
   amps,
 ];

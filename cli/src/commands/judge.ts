@@ -1,4 +1,3 @@
-import { readUnit, UNIT_FORMAT } from '@brine/core/foundation/unit';
 import { isFileProblem } from '@brine/core/foundation/files';
 import { readSettingsFile } from '@brine/core/foundation/settings';
 import { inWords } from '@brine/core/foundation/sentences';
@@ -6,6 +5,7 @@ import { judgement } from '@brine/core/judgement/verdict';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readController, readJson } from '../files.ts';
+import { unitAt } from '../unitFiles.ts';
 import { circuitAt } from './wire.ts';
 
 export const judge: Command = {
@@ -19,11 +19,7 @@ export const judge: Command = {
     const file = readSettingsFile(readJson(path));
     if (isFileProblem(file)) throw fileRefusal(path, file);
     const at = (name: string) => args.options.get(name)?.at(-1);
-    const unitPath = at('unit');
-    if (unitPath === undefined)
-      throw new Refusal(`judge: --unit: expected a file *.unit.json in ${UNIT_FORMAT}`);
-    const unit = readUnit(readJson(unitPath));
-    if (isFileProblem(unit)) throw fileRefusal(unitPath, unit);
+    const unit = unitAt('judge', args);
     const [control, circuit] = [at('controller'), at('circuit')];
     const { findings, day, problem } = judgement({
       unit,

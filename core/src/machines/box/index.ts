@@ -15,4 +15,4 @@ export { humidityRatio, saturatedRatio, saturationPressure } from './plant/moist
 export { type BoxChoice, boxOf, insideOf } from './plant/boxOf.ts';
 export { ambientRatio, areaOf as wallArea, designDay, runHours } from './plant/sizing.ts';
 export { type TemplateId, templateIds, templates } from './plant/templates.ts';
-export { CLOSES, deliveryHours, type DoorUse, OPENS, useFactors } from './plant/doorUse.ts';
+export { CLOSES, deliveryHours, type DoorUse, openHoursPerDay, OPENS, useFactors } from './plant/doorUse.ts';

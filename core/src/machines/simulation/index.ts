@@ -13,6 +13,7 @@ export {
   type Scenario,
 } from './scenario.ts';
 export { beginsAt, boxOfScenario, restingDrive } from './scenarioBox.ts';
+export { chance, type DoorHabit, normal, type OwnPlant } from './ownPlant.ts';
 export { seriesCsv } from './seriesCsv.ts';
 export { type Sample, simulate, type Simulated } from './simulate.ts';
 export { readVary, sweep } from './sweep.ts';

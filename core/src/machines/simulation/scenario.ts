@@ -7,6 +7,7 @@ import { readSettingsFile } from '../../foundation/settings/index.ts';
 import type { EngineConfig } from '../engine/index.ts';
 import type { Tank } from '../tank/index.ts';
 import type { StorageLimits } from './figures.ts';
+import type { OwnPlant } from './ownPlant.ts';
 
 export const SCENARIO_FORMAT = 'brine-dial/scenario';
 
@@ -39,6 +40,8 @@ export interface Scenario {
   readonly config: ControlConfig;
   readonly template: TemplateId;
   readonly choice: BoxChoice;
+  /** The unit's own box as it was learned, in the place of the usual one. */
+  readonly own?: OwnPlant;
   /** A tank of water stands in the place of the box. */
   readonly tank?: Tank;
   /** A transport engine drives the box: it decides on cooling, heating and fan, the control on defrosts and alarms. */

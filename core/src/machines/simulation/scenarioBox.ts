@@ -10,15 +10,15 @@ import {
 } from '../box/index.ts';
 import type { Scenario } from './scenario.ts';
 
-/** The box that a scenario runs on: warm goods come in as its door is used. */
-export const boxOfScenario = ({ template, choice, doorUse }: Scenario): BoxParameters =>
-  boxOf(template, { goodsIn: useFactors[doorUse], ...choice });
+/** The box that a scenario runs on: its own where it was learned, else the usual one, into which warm goods come as its door is used. */
+export const boxOfScenario = ({ template, choice, doorUse, own }: Scenario): BoxParameters =>
+  own?.box ?? boxOf(template, { goodsIn: useFactors[doorUse], ...choice });
 
 /** Everything off, in the air that stands around the unit. */
-export function restingDrive({ template, choice, tank }: Scenario): BoxDrive {
+export function restingDrive({ template, choice, tank, own }: Scenario): BoxDrive {
   const t = templates[template];
   const ambient = choice.ambient ?? tank?.air ?? t.ambient;
-  return driveAtRest(ambient, ambientRatio(t, ambient, choice.humidity));
+  return driveAtRest(ambient, ambientRatio(t, ambient, choice.humidity) * (own?.humidityFactor ?? 1));
 }
 
 /** A tank is looked at from just above its set point on, K. */

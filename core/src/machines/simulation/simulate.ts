@@ -44,8 +44,19 @@ export function simulate(scenario: Scenario, options: SimulateOptions = {}): Sim
   const every = options.sampleEvery ?? 0;
   const report = Math.max(1, Math.floor(total / 100));
   const series: Sample[] = [];
+  const strides = every === 0 && !options.progress && (options.stride ?? 1) > 1;
   for (let t = 0; t < total; t += 1) {
     if (t === scenario.warmUp) run.beginCount();
+    if (strides) {
+      const passed = run.letQuietPass(
+        t - scenario.warmUp,
+        (t < scenario.warmUp ? scenario.warmUp : total) - t,
+      );
+      if (passed > 0) {
+        t += passed - 1;
+        continue;
+      }
+    }
     run.second(t - scenario.warmUp);
     const counted = t - scenario.warmUp;
     if (every > 0 && counted >= 0 && counted % every === 0) series.push(run.sample(counted));

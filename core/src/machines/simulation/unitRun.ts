@@ -26,8 +26,12 @@ import { pourInto, stepTank } from '../tank/index.ts';
 import { doorOf } from './doors.ts';
 import { beginsAt, boxOfScenario, restingDrive } from './scenarioBox.ts';
 import { FigureCount } from './figures.ts';
+import { ambientCourse, doorOfHabit, type OwnPlant } from './ownPlant.ts';
 import type { Fault, FaultKind, Scenario } from './scenario.ts';
 import type { Sample } from './simulate.ts';
+
+/** The air around a box of its own is moved so often, s. */
+const AMBIENT_STEP = 300;
 
 /**
  * A control and its box, second by second: a simulation runs through one, a practice panel has one behind it. Settings may be exchanged and keys pressed on the way.
@@ -40,7 +44,10 @@ export class UnitRun {
   private readonly box: BoxParameters;
   private readonly state: BoxState;
   private control: ControlState;
-  private readonly door: (secondOfDay: number) => boolean;
+  private door: (secondOfDay: number) => boolean;
+  /** Day of the run, and the mean of the air around it: a box of its own has warm and cold days. */
+  private day = 0;
+  private readonly ambient: number;
   private readonly drive: BoxDrive;
   private readonly inputs: ControlInputs;
   private heats: boolean;
@@ -74,7 +81,9 @@ export class UnitRun {
     this.state = restingBox(inside);
     this.control = powerUp(scenario.config.setpoint);
     this.engine = scenario.engine ? engineAtRest(scenario.engine.setpoint) : null;
-    this.door = doorOf(scenario.template, scenario.doorUse);
+    this.door = scenario.own
+      ? doorOfHabit(scenario.own.door, 0)
+      : doorOf(scenario.template, scenario.doorUse);
     const begins = (scenario.startOfDay - scenario.warmUp) % SECONDS_PER_DAY;
     this.secondOfDay = begins < 0 ? begins + SECONDS_PER_DAY : begins;
     this.heats = scenario.config.stage.heat;
@@ -84,6 +93,8 @@ export class UnitRun {
       this.box.zones[0].full + this.box.zones[1].full,
     );
     this.drive = restingDrive(scenario);
+    this.ambient = this.drive.ambient;
+    if (scenario.own) this.drive.ambient += ambientCourse(scenario.own, 0, this.secondOfDay);
     this.inputs = {
       air: inside,
       coil: inside,
@@ -135,6 +146,7 @@ export class UnitRun {
     const { drive, inputs, state, scenario } = this;
     const secondOfDay = this.secondOfDay;
     this.secondOfDay = secondOfDay === SECONDS_PER_DAY - 1 ? 0 : secondOfDay + 1;
+    if (scenario.own && secondOfDay % AMBIENT_STEP === 0) this.moveAmbient(scenario.own, secondOfDay);
     inputs.air = state.probe;
     // A second probe that is none of the coil hangs among what is kept.
     inputs.coil =
@@ -198,6 +210,51 @@ export class UnitRun {
     }
     this.behind += 1;
     if (this.behind >= this.stride) this.advance();
+  }
+
+  /**
+   * Passes at once over seconds in which nothing is switched and the box keeps its readings: up to the end of the box's stride. How many passed; 0 where the next second must be looked at.
+   * What comes of a run is the same as second by second.
+   */
+  letQuietPass(t: number, most: number): number {
+    const { inputs, state, drive, scenario, quiet } = this;
+    if (quiet.seconds <= 1 || this.dark || this.engine || scenario.faults.length > 0) return 0;
+    if (inputs.commands.length > 0 || this.behind > 0) return 0;
+    let seconds = Math.min(most, this.stride, quiet.seconds - 1, SECONDS_PER_DAY - 1 - this.secondOfDay);
+    if (scenario.own) seconds = Math.min(seconds, AMBIENT_STEP - (this.secondOfDay % AMBIENT_STEP));
+    if (scenario.own && this.secondOfDay % AMBIENT_STEP === 0) return 0;
+    if (scenario.tank === undefined) seconds = this.doorStays(seconds);
+    if (seconds <= 1 || inputs.doorOpen !== drive.doorOpen) return 0;
+    inputs.air = state.probe;
+    inputs.coil =
+      this.config.stage2.bySecond && !this.config.probes.coilPresent ? state.productSlow : state.coilProbe;
+    if (!staysQuiet(quiet, inputs)) return 0;
+    quiet.seconds -= seconds;
+    this.secondOfDay += seconds;
+    inputs.timeOfDay = this.secondOfDay - 1;
+    this.now = t + seconds - 1;
+    letPass(this.config, this.control, inputs, seconds);
+    this.behind = seconds;
+    if (this.behind >= this.stride) this.advance();
+    return seconds;
+  }
+
+  /** For how many of the next seconds the door stays as it stands. */
+  private doorStays(most: number): number {
+    const open = this.drive.doorOpen;
+    let seconds = 0;
+    while (seconds < most && this.door(this.secondOfDay + seconds) === open) seconds += 1;
+    return seconds;
+  }
+
+  /** The air around goes its course; each day has its own door. */
+  private moveAmbient(own: OwnPlant, secondOfDay: number): void {
+    this.advance();
+    if (secondOfDay === 0) {
+      this.day += 1;
+      this.door = doorOfHabit(own.door, this.day);
+    }
+    this.drive.ambient = this.ambient + ambientCourse(own, this.day, secondOfDay);
   }
 
   /** What the engine does in this second; a defrost holds it from cooling and heating. */

@@ -38,7 +38,9 @@ export function quietFor(config: ControlConfig, state: ControlState, quiet: Quie
     return;
   if (defrost.initiation === 'demand' || !(probes.airSlope > 0)) return;
   if (state.call !== state.out.compressor || probes.filter > 0 || stage2.function !== 'none') return;
-  if (state.doorOpenedAt >= 0 || state.inputSince >= 0 || state.fanWaits || state.out.alarm) return;
+  // A fan that the control does not manage waits for nothing.
+  if (state.doorOpenedAt >= 0 || state.inputSince >= 0 || state.out.alarm) return;
+  if (state.fanWaits && fans.controlled) return;
   if (state.doorShutAt >= 0 && state.t - state.doorShutAt <= fans.doorCloseDelay) return;
   if (state.highSince >= 0 || state.lowSince >= 0) return;
   if (config.compressor.powerOnHoldsFans && state.t <= state.readySince + config.compressor.powerOnDelay)
@@ -69,13 +71,18 @@ export function staysQuiet(quiet: Quiet, inputs: ControlInputs): boolean {
   return inputs.coil === null || (inputs.coil > bounds[COIL_ABOVE]! && inputs.coil < bounds[COIL_BELOW]!);
 }
 
-/** Lets one quiet second pass: the clocks go on, the readings are taken. */
-export function letPass(config: ControlConfig, state: ControlState, inputs: ControlInputs): void {
+/** Lets quiet seconds pass in which the readings stay: the clocks go on, the readings are taken. `timeOfDay` is that of the last of them. */
+export function letPass(
+  config: ControlConfig,
+  state: ControlState,
+  inputs: ControlInputs,
+  seconds = 1,
+): void {
   const { airSlope, airOffset, coilOffset, coilPresent } = config.probes;
   state.air.value = airSlope * inputs.air + airOffset;
   if (coilPresent && inputs.coil !== null) state.coil.value = inputs.coil + coilOffset;
-  state.t += 1;
-  if (state.out.compressor) state.runSeconds += 1;
+  state.t += seconds;
+  if (state.out.compressor) state.runSeconds += seconds;
   state.lastTimeOfDay = inputs.timeOfDay;
 }
 

@@ -1,0 +1,2 @@
+export { learnUnit, type Learning } from './learnUnit.ts';
+export { predictUnit } from './predictUnit.ts';

@@ -1,0 +1,136 @@
+import type { UnitDescription } from '../../foundation/unit/index.ts';
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import { bandOf } from '../../machines/box/index.ts';
+import { courseOf, type CourseProblem } from '../../logs/course/index.ts';
+import type { Log } from '../../logs/reading/index.ts';
+import {
+  BOX_FORMAT,
+  drawnColumns,
+  drawnFigures,
+  identify,
+  measuredFigures,
+  naturalOf,
+  parameters,
+  type BoxFile,
+  type BoxFinding,
+  type BoxFit,
+  type Learned,
+  type LoggedDays,
+  type Measured,
+} from '../../machines/identification/index.ts';
+import type { Scenario } from '../../machines/simulation/index.ts';
+import { unitScenario } from '../tuning/index.ts';
+import { learnedFindings } from './learned.ts';
+import { courseFinding } from './problems.ts';
+
+/** What a unit is learned from. */
+export interface Lesson {
+  readonly log: Log;
+  readonly unit: UnitDescription;
+  /** The settings that were in force while it was logged. */
+  readonly values: SettingValues;
+  /** Told the share done; false stops it. */
+  readonly progress?: (share: number) => boolean;
+}
+
+/** A unit's own box, or why there is none. */
+export type Learning =
+  { readonly box: BoxFile } | { readonly box: null; readonly because: readonly BoxFinding[] };
+
+/** What takes most of the time: the fit, before what its draws say of the logged days. */
+const FIT_SHARE = 0.7;
+/** The log tells a parameter where it leaves less than this of what was not known before. */
+const TOLD = 0.75;
+
+/**
+ * Learns a unit's own box from a log: parameters with their errors, how well they say what was logged, and findings in words. Null where it was stopped. A sentence where the machine is
+ * none that is learned.
+ */
+export function learnUnit({ log, unit, values, progress = () => true }: Lesson): Learning | string | null {
+  const scenario = unitScenario(unit, values, { hours: 72, warmUpHours: 24 });
+  if (typeof scenario === 'string') return scenario;
+  if (scenario.tank || scenario.engine)
+    return 'A refrigerated box is learned from its log; a tank of water and a transport engine are not yet.';
+  if (scenario.config.stage.heat)
+    return 'A box that is cooled is learned from its log; one that is heated is not yet.';
+  const { course, problems, analysis } = courseOf(log, scenario.config);
+  const otherBand = bandProblem(scenario, analysis.cutIn, analysis.cutOut);
+  if (otherBand) return { box: null, because: [courseFinding(otherBand)] };
+  if (!course) return { box: null, because: problems.map(courseFinding) };
+  const learned = identify({ course, scenario, progress: (share) => progress(share * FIT_SHARE) });
+  const drawn =
+    learned &&
+    drawnFigures(scenario, learned, {
+      days: 'logged',
+      every: course.step,
+      progress: (share) => progress(FIT_SHARE + share * (1 - FIT_SHARE)),
+    });
+  if (!drawn) return null;
+  return {
+    box: {
+      format: BOX_FORMAT,
+      application: unit.application,
+      parameters: parametersOf(scenario, learned),
+      fit: fitOf(learned, measuredFigures(course), drawn),
+      findings: [...problems.map(courseFinding), ...learnedFindings(scenario, course, learned)],
+      hours: (course.time.at(-1)! - course.time[0]!) / 3600,
+      step: course.step,
+      covariance: rowsOf(learned.covariance),
+      drawn: drawn.map((figures) => drawnColumns.map((name) => figures[name])),
+    },
+  };
+}
+
+/** So far from the settings' own band no thermometer is off, K. */
+const OFF_BAND_K = 2.5;
+
+/** The logged band is not that of these settings. */
+function bandProblem(
+  { config }: Scenario,
+  cutIn: number | null,
+  cutOut: number | null,
+): CourseProblem | null {
+  if (cutIn === null || cutOut === null) return null;
+  const band = bandOf(config.stage, config.setpoint);
+  const [logged, set] = [(cutIn + cutOut) / 2, (band.cutIn + band.cutOut) / 2];
+  return Math.abs(logged - set) > OFF_BAND_K + (band.cutIn - band.cutOut) / 2
+    ? { code: 'otherSettings', fatal: true, numbers: { logged, set } }
+    : null;
+}
+
+function parametersOf(scenario: Scenario, { at, covariance }: Learned): BoxFile['parameters'] {
+  const natural = naturalOf(scenario, at, covariance);
+  const n = parameters.length;
+  return Object.fromEntries(
+    parameters.map(({ id, unit, spread }, i) => [
+      id,
+      {
+        ...natural[id],
+        unit,
+        from: Math.sqrt(covariance[i * n + i]!) < TOLD * spread ? 'log' : 'usual',
+      },
+    ]),
+  ) as BoxFile['parameters'];
+}
+
+function fitOf(learned: Learned, measured: Measured, drawn: readonly LoggedDays[]): BoxFit {
+  const mean = (name: (typeof drawnColumns)[number]) =>
+    drawn.reduce((sum, figures) => sum + (figures[name] ?? 0), 0) / drawn.length;
+  return {
+    airRmsKelvin: learned.airRms,
+    startsPerHour: { measured: measured.startsSeen, model: mean('startsSeen') },
+    dutyPercent: { measured: measured.dutyPercent, model: mean('dutyPercent') },
+    defrostMinutes:
+      measured.defrostMinutes === null
+        ? null
+        : { measured: measured.defrostMinutes, model: mean('defrostMinutes') },
+    airMean: { measured: measured.airMean, model: mean('airMean') },
+    airDayMax: { measured: measured.airDayMax, model: mean('airDayMax') },
+    outputsLogged: measured.outputsLogged,
+  };
+}
+
+function rowsOf(square: Float64Array): readonly (readonly number[])[] {
+  const n = Math.sqrt(square.length);
+  return Array.from({ length: n }, (_, i) => [...square.subarray(i * n, (i + 1) * n)]);
+}

@@ -1,0 +1,1 @@
+export { courseOf, type CourseFound, type CourseProblem } from './courseOf.ts';

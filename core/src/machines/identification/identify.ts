@@ -1,0 +1,123 @@
+import { leastSquares } from '../../foundation/statistics/index.ts';
+import { boxOf, useFactors, type BoxParameters, type ControlConfig } from '../box/index.ts';
+import { restingDrive, type Scenario } from '../simulation/index.ts';
+import type { Course } from './course.ts';
+import { runAlong, trackOf, type OpenLoop, type OpenLoopBox, type SmearedDoor } from './openLoop.ts';
+import { boxAt, parameters, USUAL_LOGGER_LAG, usualPoint, valueAt } from './parameters.ts';
+import { checksOf, deviations, errorsOf, groupsOf, middles } from './residuals.ts';
+import { usualDoor } from './usualDoor.ts';
+
+/** What a box is learned against: the scenario of the unit under the settings that were in force. */
+export interface Identification {
+  readonly course: Course;
+  readonly scenario: Scenario;
+  readonly progress?: (share: number) => boolean;
+}
+
+/** What was learned: a point and how sure it is, in what is fitted. */
+export interface Learned {
+  readonly at: Float64Array;
+  /** n × n. */
+  readonly covariance: Float64Array;
+  readonly cost: number;
+  readonly airRms: number;
+  readonly run: OpenLoop;
+}
+
+/** Hours at the beginning that are run and not compared: goods and frost of the model come to those of the unit. */
+const SETTLES_H = 4;
+/** Derivative steps: a factor by 4 %, an amount by a tenth of its spread. */
+const FACTOR_STEP = 0.04;
+
+/** The box as it is run along a log at a point. */
+export function openLoopBox(
+  usual: BoxParameters,
+  scenario: Scenario,
+  at: Float64Array,
+  { doorLogged, dry }: { readonly doorLogged: boolean; readonly dry: boolean },
+): OpenLoopBox {
+  const box = boxAt(usual, at);
+  const door = usualDoor(scenario);
+  const use = valueAt(at, 'doorUse');
+  // A door that was logged passes its air while it is open; else its mean through the business day.
+  const share = doorLogged ? use : (use * door.perHour * door.seconds) / 3600;
+  return {
+    box: {
+      ...box,
+      door: { ...box.door, share: box.door.share * share },
+      ...(dry && { moisture: 0 }),
+    },
+    template: scenario.template,
+    ambient: restingDrive(scenario).ambient,
+    swing: valueAt(at, 'ambientSwing'),
+    humidityFactor: dry ? 0 : valueAt(at, 'humidity'),
+    loggerLag: USUAL_LOGGER_LAG * valueAt(at, 'loggerLag'),
+    loggerOffset: valueAt(at, 'loggerOffset'),
+    inside: scenario.config.setpoint,
+  };
+}
+
+/** The usual box of a scenario: what priors are told against. */
+export const usualBoxOf = ({ template, choice, doorUse }: Scenario): BoxParameters =>
+  boxOf(template, { goodsIn: useFactors[doorUse], ...choice });
+
+/** Learns a box along a course. Null where it was stopped. */
+export function identify({ course, scenario, progress = () => true }: Identification): Learned | null {
+  const config: ControlConfig = scenario.config;
+  const usual = usualBoxOf(scenario);
+  const door: SmearedDoor = usualDoor(scenario);
+  const track = trackOf(course, door);
+  const checks = checksOf(course, config, { from: SETTLES_H * 3600, step: track.step });
+  const room: OpenLoop = {
+    logged: new Float64Array(track.steps),
+    probe: new Float64Array(track.steps),
+    coil: new Float64Array(track.steps),
+    frost: new Float64Array(track.steps),
+  };
+  const end = config.defrost.byTemperature ? config.defrost.endTemperature : null;
+  // Defrosts that the log does not show would leave all the frost of a model on its coil: it is run dry then.
+  const dry = config.defrost.method !== 'none' && course.defrosts.length === 0;
+  const runAt = (at: Float64Array) =>
+    runAlong(track, openLoopBox(usual, scenario, at, { doorLogged: course.door !== null, dry }), room);
+  const deviatedAt = (at: Float64Array) => deviations(checks, runAt(at), end);
+  const priorAt = (at: Float64Array) => at.map((x, i) => (x - parameters[i]!.usual) / parameters[i]!.spread);
+
+  const groups = groupsOf(checks);
+  let errors = errorsOf(groups, null);
+  let at = usualPoint();
+  let fit = null;
+  const passes = [6, 5];
+  for (const [pass, rounds] of passes.entries()) {
+    const residuals = (point: Float64Array) => {
+      const data = middles(groups, deviatedAt(point), errors);
+      const prior = priorAt(point);
+      const all = new Float64Array(data.length + prior.length);
+      all.set(data);
+      all.set(prior, data.length);
+      return all;
+    };
+    fit = leastSquares(residuals, at, {
+      steps: Float64Array.from(parameters, (p) => (p.scale === 'factor' ? FACTOR_STEP : p.spread / 10)),
+      lower: Float64Array.from(parameters, (p) => p.lower),
+      upper: Float64Array.from(parameters, (p) => p.upper),
+      rounds,
+      enough: 5e-3,
+      progress: (share) => progress((pass + share) / passes.length),
+    });
+    if (!fit) return null;
+    at = fit.at;
+    errors = errorsOf(groups, deviatedAt(at));
+  }
+  const run = runAt(at);
+  const deviated = deviations(checks, run, end);
+  const airs = [...deviated].filter(
+    (d, i) => d === d && ['run', 'rest', 'defrost'].includes(checks[i]!.kind),
+  );
+  return {
+    at,
+    covariance: fit!.covariance!,
+    cost: fit!.cost,
+    airRms: Math.sqrt(airs.reduce((sum, d) => sum + d * d, 0) / Math.max(1, airs.length)),
+    run,
+  };
+}

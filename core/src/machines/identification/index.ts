@@ -1,0 +1,16 @@
+export { BOX_FORMAT, type BoxFile, type BoxFinding, type BoxFit, drawnColumns, readBox } from './boxFile.ts';
+export { between, type Course, type CourseDefrost, type CourseStretch, type CourseSwitch } from './course.ts';
+export { identify, type Learned } from './identify.ts';
+export { measuredFigures } from './measured.ts';
+export { naturalOf, pointOf } from './natural.ts';
+export { ownPlantAt } from './ownPlantAt.ts';
+export {
+  carriedOver,
+  drawnFigures,
+  type LoggedDays,
+  type Measured,
+  type Predicted,
+  type PredictedFigure,
+  predictedIds,
+} from './predict.ts';
+export { type ParameterId, parameterIds, parameters, valueAt } from './parameters.ts';

@@ -1,0 +1,40 @@
+import type { Course } from './course.ts';
+import type { Measured } from './predict.ts';
+
+const DAY = 86_400;
+/** Part of a day that still has a greatest of its own, h. */
+const MOST_OF_A_DAY = 20 * 3600;
+
+/** What the days of a log came to, counted as the model counts its own. */
+export function measuredFigures(course: Course): Measured {
+  const { time, air, stretches, defrosts } = course;
+  const span = time.at(-1)! - time[0]!;
+  const runs = stretches.filter((s) => s.kind === 'run');
+  let running = 0;
+  for (const { from, to } of runs) running += Math.min(to, time.at(-1)!) - Math.max(0, from);
+  let clearing = 0;
+  let away = 0;
+  for (const { from, to, over } of defrosts) {
+    clearing += to - from;
+    away += Math.min(over, time.at(-1)!) - from;
+  }
+  let [sum, count] = [0, 0];
+  const dayMax: number[] = [];
+  for (let i = 0; i < air.length; i += 1) {
+    const t = air[i]!;
+    if (t !== t) continue;
+    sum += t;
+    count += 1;
+    const day = Math.floor(time[i]! / DAY);
+    if (span - day * DAY >= MOST_OF_A_DAY) dayMax[day] = Math.max(dayMax[day] ?? -Infinity, t);
+  }
+  const greatest = dayMax.filter((t) => t > -Infinity);
+  return {
+    startsSeen: (runs.length * 3600) / span,
+    dutyPercent: (100 * running) / Math.max(1, span - away),
+    defrostMinutes: defrosts.length > 0 ? clearing / defrosts.length / 60 : null,
+    outputsLogged: course.outputsLogged,
+    airMean: sum / Math.max(1, count),
+    airDayMax: greatest.reduce((a, b) => a + b, 0) / Math.max(1, greatest.length),
+  };
+}

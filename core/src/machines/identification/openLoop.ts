@@ -1,0 +1,141 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
+import {
+  ambientRatio,
+  BoxFlows,
+  boxWork,
+  driveAtRest,
+  places,
+  restingBox,
+  stepBox,
+  type BoxParameters,
+  type TemplateId,
+  templates,
+} from '../box/index.ts';
+import { between, type Course } from './course.ts';
+
+/** Seconds of a step, to which the compressor's times are rounded: the longer the log, the longer, so that it is learned from in the same time. */
+const stepFor = (seconds: number): number => (seconds <= 4.2 * SECONDS_PER_DAY ? 10 : 15);
+
+/** A course cut into steps once, so that a run along it only counts. */
+export interface Track {
+  readonly steps: number;
+  /** s */
+  readonly step: number;
+  /** Bits of a step: compressor 1, heater 2, fan 4, door 8. */
+  readonly drive: Uint8Array;
+  readonly ambient: Float64Array | null;
+  readonly startOfDay: number;
+  /** Steps at whose beginning the model is put back to the logged air, and the air then; NaN elsewhere. */
+  readonly putBack: Float64Array;
+  readonly firstAir: number;
+}
+
+/** Business hours in which a door that nobody logged is counted as a little open all the time. */
+export interface SmearedDoor {
+  readonly opens: number;
+  readonly closes: number;
+}
+
+/** Cuts a course into steps. */
+export function trackOf(course: Course, door: SmearedDoor): Track {
+  const { time, switches, startOfDay } = course;
+  const step = stepFor(time.at(-1)!);
+  const steps = Math.floor(time.at(-1)! / step);
+  const drive = new Uint8Array(steps);
+  let next = 0;
+  let bits = 0;
+  let row = 0;
+  const ambient = course.ambient && new Float64Array(steps);
+  for (let i = 0; i < steps; i += 1) {
+    const t = i * step;
+    while (next < switches.length && switches[next]!.at <= t + step / 2) {
+      const { compressor, heater, fan } = switches[next]!;
+      bits = (compressor ? 1 : 0) + (heater ? 2 : 0) + (fan ? 4 : 0);
+      next += 1;
+    }
+    while (row < time.length - 1 && time[row + 1]! <= t) row += 1;
+    const ofDay = (startOfDay + t) % SECONDS_PER_DAY;
+    const open = course.door ? course.door[row] === 1 : ofDay >= door.opens && ofDay < door.closes;
+    drive[i] = bits + (open ? 8 : 0);
+    if (ambient) ambient[i] = course.ambient![row]!;
+  }
+  const putBack = new Float64Array(steps).fill(Number.NaN);
+  for (const { kind, from } of course.stretches)
+    if (kind === 'run') putBack[Math.min(steps - 1, Math.round(from / step))] = airAt(course, from);
+  return { steps, step, drive, ambient, startOfDay, putBack, firstAir: course.air.find((t) => t === t) ?? 0 };
+}
+
+/** The logged air at a moment, in a straight line between rows; NaN in a gap. */
+export function airAt({ time, air }: Pick<Course, 'time' | 'air'>, t: number): number {
+  return between(time, air, t);
+}
+
+/** What a run along a track leaves: a number a step. */
+export interface OpenLoop {
+  readonly logged: Float64Array;
+  readonly probe: Float64Array;
+  readonly coil: Float64Array;
+  readonly frost: Float64Array;
+}
+
+/** What a box is run along a log with. */
+export interface OpenLoopBox {
+  readonly box: BoxParameters;
+  readonly template: TemplateId;
+  readonly ambient: number;
+  readonly swing: number;
+  readonly humidityFactor: number;
+  readonly loggerLag: number;
+  readonly loggerOffset: number;
+  readonly inside: number;
+}
+
+const WARMEST = 15 * 3600;
+
+/**
+ * Runs a box along a log, under the outputs as they were logged, and puts its air back to the logged one at every start of the compressor. The box's slow parts (goods, walls, frost) go
+ * their own way.
+ */
+export function runAlong(track: Track, b: OpenLoopBox, room: OpenLoop): OpenLoop {
+  const { steps, step, drive: bits, putBack } = track;
+  const { box } = b;
+  const start = track.firstAir - b.loggerOffset;
+  const state = restingBox(b.inside);
+  const s = state.at;
+  const wall =
+    (box.wallToAir * b.inside + box.wallToAmbient * b.ambient) / (box.wallToAir + box.wallToAmbient);
+  s[places.WALL] = wall;
+  s[places.AIR] = start;
+  s[places.PROBE] = start;
+  const work = boxWork();
+  const flows = new BoxFlows();
+  const ratio = ambientRatio(templates[b.template], b.ambient) * b.humidityFactor;
+  const drive = driveAtRest(b.ambient, ratio);
+  const share = 1 - Math.exp(-step / b.loggerLag);
+  let logger = start;
+  for (let i = 0; i < steps; i += 1) {
+    const back = putBack[i]!;
+    if (back === back) {
+      const moved = back - b.loggerOffset - logger;
+      logger += moved;
+      s[places.AIR]! += moved;
+      s[places.PROBE]! += moved;
+    }
+    const bit = bits[i]!;
+    drive.compressor = (bit & 1) !== 0;
+    drive.heater = (bit & 2) !== 0;
+    drive.fan = (bit & 4) !== 0;
+    drive.doorOpen = (bit & 8) !== 0;
+    drive.ambient = track.ambient
+      ? track.ambient[i]!
+      : b.ambient +
+        b.swing * Math.cos((2 * Math.PI * (track.startOfDay + i * step - WARMEST)) / SECONDS_PER_DAY);
+    stepBox(box, state, drive, step, flows, work);
+    logger += (s[places.AIR]! - logger) * share;
+    room.logged[i] = logger + b.loggerOffset;
+    room.probe[i] = s[places.PROBE]!;
+    room.coil[i] = s[places.COIL_PROBE]!;
+    room.frost[i] = state.ice;
+  }
+  return room;
+}
