@@ -30,7 +30,7 @@ export interface LeastSquares {
 
 /**
  * Bounded non-linear least squares by Levenberg and Marquardt: a step solves (JᵀJ + λ·diag(JᵀJ))·δ = −Jᵀr and is kept within the bounds; λ falls where the step lowers the sum and
- * rises where it does not (Marquardt 1963; Nocedal and Wright, Numerical Optimization, 10.3). Derivatives by forward differences. A prior is residuals like others. Null where
+ * rises where it does not (Marquardt 1963; Nocedal and Wright, Numerical Optimization, 10.3). Derivatives by forward differences, between them by Broyden's update (the secant version of Madsen, Nielsen and Tingleff, Methods for Non-Linear Least Squares Problems, 3.5). A prior is residuals like others. Null where
  * it was stopped.
  */
 export function leastSquares(
@@ -39,34 +39,80 @@ export function leastSquares(
   { steps, lower, upper, rounds = 30, enough = 1e-4, progress = () => true }: LeastSquaresOptions,
 ): LeastSquares | null {
   const n = start.length;
-  let at = start.map((value, i) => Math.min(upper[i]!, Math.max(lower[i]!, value)));
+  let at: Float64Array = start.map((value, i) => Math.min(upper[i]!, Math.max(lower[i]!, value)));
   let r = residuals(at);
   let cost = halfSquares(r);
-  let information: Float64Array = new Float64Array(n * n);
   let lambda = 1e-2;
   let round = 0;
-  for (; round < rounds; round += 1) {
-    const columns: Float64Array[] = [];
+  let columns: readonly Float64Array[] = [];
+  let fresh = false;
+  const derive = (share: (i: number) => number): boolean => {
+    columns = [];
     for (let i = 0; i < n; i += 1) {
-      if (!progress((round + i / n) / rounds)) return null;
-      const step = at[i]! + steps[i]! > upper[i]! ? -steps[i]! : steps[i]!;
-      const moved = Float64Array.from(at);
-      moved[i]! += step;
-      columns.push(residuals(moved).map((value, k) => (value - r[k]!) / step));
+      if (!progress(share(i))) return false;
+      columns = [
+        ...columns,
+        column(residuals, at, r, i, at[i]! + steps[i]! > upper[i]! ? -steps[i]! : steps[i]!),
+      ];
     }
-    information = gramOf(columns);
-    const gradient = Float64Array.from(columns, (column) => dot(column, r));
+    fresh = true;
+    return true;
+  };
+  if (!derive((i) => i / n / rounds)) return null;
+  while (round < rounds) {
+    const information = gramOf(columns);
+    const gradient = Float64Array.from(columns, (c) => dot(c, r));
     const next = descend(residuals, { at, cost, lambda, information, gradient, lower, upper });
-    if (!next) break;
-    const gain = (cost - next.cost) / Math.max(cost, Number.MIN_VALUE);
-    ({ at, r, cost, lambda } = next);
-    if (gain < enough) {
-      round += 1;
-      break;
+    round += 1;
+    const gain = next ? (cost - next.cost) / Math.max(cost, Number.MIN_VALUE) : 0;
+    if (next) {
+      columns = secant(columns, at, next.at, r, next.r);
+      ({ at, r, cost, lambda } = next);
     }
+    if (gain < enough && fresh) break;
+    // A secant's derivatives serve as long as they lead down well; else they are taken anew.
+    const serve = next !== null && gain > SERVES;
+    fresh = false;
+    if (!serve && !derive((i) => (round + i / n) / rounds)) return null;
   }
+  if (!fresh && !derive((i) => (rounds - 1 + i / n) / rounds)) return null;
+  const information = gramOf(columns);
   const l = cholesky(information, n);
   return { at, cost, residuals: r, information, covariance: l && inverseOf(l, n), rounds: round };
+}
+
+/** A round that lowers the sum by less than this share asks for new derivatives. */
+const SERVES = 0.05;
+
+function column(
+  residuals: Residuals,
+  at: Float64Array,
+  r: Float64Array,
+  i: number,
+  step: number,
+): Float64Array {
+  const moved = Float64Array.from(at);
+  moved[i]! += step;
+  return residuals(moved).map((value, k) => (value - r[k]!) / step);
+}
+
+/** Broyden's update: derivatives that say of the step just made what it did, and of every direction across it what they said before. */
+function secant(
+  columns: readonly Float64Array[],
+  from: Float64Array,
+  to: Float64Array,
+  before: Float64Array,
+  after: Float64Array,
+): readonly Float64Array[] {
+  const step = to.map((x, i) => x - from[i]!);
+  const square = dot(step, step);
+  if (!(square > 0)) return columns;
+  const missed = after.map((x, k) => {
+    let said = 0;
+    for (let i = 0; i < step.length; i += 1) said += columns[i]![k]! * step[i]!;
+    return (x - before[k]! - said) / square;
+  });
+  return columns.map((c, i) => c.map((x, k) => x + missed[k]! * step[i]!));
 }
 
 interface Standing {

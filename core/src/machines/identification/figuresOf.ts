@@ -1,3 +1,4 @@
+import { CLOSES, OPENS } from '../box/index.ts';
 import { UnitRun, type Scenario } from '../simulation/index.ts';
 import type { Logger } from './ownPlantAt.ts';
 
@@ -14,10 +15,30 @@ export interface DayFigures {
   readonly airDayMax: number;
   /** Starts an hour as a logger counts them that looks so often: it misses the short ones. */
   readonly startsSeen: number;
+  /** Duty in the hours of business less that of the other hours, points: what doors, goods and warm afternoons bring. */
+  readonly dutyRise: number;
 }
 
 const DAY = 86_400;
 const STRIDE = 10;
+
+/** In the hours of business. */
+export const isBusiness = (second: number): boolean => {
+  const ofDay = second % DAY;
+  return ofDay >= OPENS && ofDay < CLOSES;
+};
+
+/** Duty of the business hours (1) less that of the others (0), points. */
+export function riseOf({
+  running,
+  regulating,
+}: {
+  readonly running: readonly number[];
+  readonly regulating: readonly number[];
+}): number {
+  const duty = (part: number) => (100 * running[part]!) / Math.max(1, regulating[part]!);
+  return duty(1) - duty(0);
+}
 
 /** Runs a control on a box for its days, after its days to settle, and counts. */
 export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
@@ -30,6 +51,7 @@ export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
   let [was, phaseWas] = [false, 'regulate'];
   let sampled = -warmUp;
   const dayMax: number[] = [];
+  const byDay = { running: [0, 0], regulating: [0, 0] };
   let [looked, seen, seenBefore] = [0, 0, false];
   for (let t = -warmUp; t < seconds;) {
     const passed = run.letQuietPass(t, (t < 0 ? 0 : seconds) - t) || 1;
@@ -43,6 +65,9 @@ export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
       if (phase === 'regulate') {
         regulating += passed;
         if (compressor) running += passed;
+        const part = isBusiness(scenario.startOfDay + t) ? 1 : 0;
+        byDay.regulating[part]! += passed;
+        if (compressor) byDay.running[part]! += passed;
       } else if (phase === 'defrost') clearing += passed;
       if (t - looked >= logger.every) {
         looked = t;
@@ -71,5 +96,6 @@ export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
     airMax: max + logger.offset,
     airDayMax: dayMax.reduce((a, b) => a + b, 0) / Math.max(1, dayMax.length) + logger.offset,
     startsSeen: (seen * 3600) / seconds,
+    dutyRise: riseOf(byDay),
   };
 }

@@ -3,7 +3,9 @@ import { boxOf, useFactors, type BoxParameters, type ControlConfig } from '../bo
 import { restingDrive, type Scenario } from '../simulation/index.ts';
 import type { Course } from './course.ts';
 import { runAlong, trackOf, type OpenLoop, type OpenLoopBox, type SmearedDoor } from './openLoop.ts';
-import { boxAt, parameters, USUAL_LOGGER_LAG, usualPoint, valueAt } from './parameters.ts';
+import { doorByDuty } from './doorByDuty.ts';
+import { measuredFigures } from './measured.ts';
+import { boxAt, parameterIds, parameters, USUAL_LOGGER_LAG, usualPoint, valueAt } from './parameters.ts';
 import { checksOf, deviations, errorsOf, groupsOf, middles } from './residuals.ts';
 import { usualDoor } from './usualDoor.ts';
 
@@ -26,6 +28,7 @@ export interface Learned {
 
 /** Hours at the beginning that are run and not compared: goods and frost of the model come to those of the unit. */
 const SETTLES_H = 4;
+const DOOR = parameterIds.indexOf('doorUse');
 /** Derivative steps: a factor by 4 %, an amount by a tenth of its spread. */
 const FACTOR_STEP = 0.04;
 
@@ -53,7 +56,6 @@ export function openLoopBox(
     humidityFactor: dry ? 0 : valueAt(at, 'humidity'),
     loggerLag: USUAL_LOGGER_LAG * valueAt(at, 'loggerLag'),
     loggerOffset: valueAt(at, 'loggerOffset'),
-    inside: scenario.config.setpoint,
   };
 }
 
@@ -80,13 +82,16 @@ export function identify({ course, scenario, progress = () => true }: Identifica
   const runAt = (at: Float64Array) =>
     runAlong(track, openLoopBox(usual, scenario, at, { doorLogged: course.door !== null, dry }), room);
   const deviatedAt = (at: Float64Array) => deviations(checks, runAt(at), end);
-  const priorAt = (at: Float64Array) => at.map((x, i) => (x - parameters[i]!.usual) / parameters[i]!.spread);
+  const middle = usualPoint();
+  const spread = Float64Array.from(parameters, (p) => p.spread);
+  const priorAt = (at: Float64Array) => at.map((x, i) => (x - middle[i]!) / spread[i]!);
+  const { dutyRise } = measuredFigures(course);
 
   const groups = groupsOf(checks);
   let errors = errorsOf(groups, null);
   let at = usualPoint();
   let fit = null;
-  const passes = [6, 5];
+  const passes = [16, 12];
   for (const [pass, rounds] of passes.entries()) {
     const residuals = (point: Float64Array) => {
       const data = middles(groups, deviatedAt(point), errors);
@@ -107,6 +112,11 @@ export function identify({ course, scenario, progress = () => true }: Identifica
     if (!fit) return null;
     at = fit.at;
     errors = errorsOf(groups, deviatedAt(at));
+    if (pass > 0) continue;
+    const { use, error } = doorByDuty(scenario, at, { dutyRise, every: course.step });
+    middle[DOOR] = use;
+    spread[DOOR] = error;
+    at[DOOR] = use;
   }
   const run = runAt(at);
   const deviated = deviations(checks, run, end);

@@ -1,4 +1,5 @@
 import type { Course } from './course.ts';
+import { isBusiness, riseOf } from './figuresOf.ts';
 import type { Measured } from './predict.ts';
 
 const DAY = 86_400;
@@ -34,7 +35,25 @@ export function measuredFigures(course: Course): Measured {
     dutyPercent: (100 * running) / Math.max(1, span - away),
     defrostMinutes: defrosts.length > 0 ? clearing / defrosts.length / 60 : null,
     outputsLogged: course.outputsLogged,
+    dutyRise: dutyRise(course),
     airMean: sum / Math.max(1, count),
     airDayMax: greatest.reduce((a, b) => a + b, 0) / Math.max(1, greatest.length),
   };
+}
+
+const LOOK = 30;
+
+/** Duty in business hours less that of the others, defrosts and drip times left out. */
+function dutyRise({ time, switches, defrosts, startOfDay }: Course): number {
+  const byDay = { running: [0, 0], regulating: [0, 0] };
+  let [of, clearing] = [0, 0];
+  for (let t = 0; t < time.at(-1)!; t += LOOK) {
+    while (of < switches.length - 1 && switches[of + 1]!.at <= t) of += 1;
+    while (clearing < defrosts.length && defrosts[clearing]!.over <= t) clearing += 1;
+    if (clearing < defrosts.length && t >= defrosts[clearing]!.from) continue;
+    const part = isBusiness(startOfDay + t) ? 1 : 0;
+    byDay.regulating[part]! += LOOK;
+    if (switches[of]!.compressor) byDay.running[part]! += LOOK;
+  }
+  return riseOf(byDay);
 }

@@ -28,6 +28,8 @@ export interface Track {
   /** Steps at whose beginning the model is put back to the logged air, and the air then; NaN elsewhere. */
   readonly putBack: Float64Array;
   readonly firstAir: number;
+  /** Mean of the first day: what is kept stands near it. */
+  readonly meanAir: number;
 }
 
 /** Business hours in which a door that nobody logged is counted as a little open all the time. */
@@ -62,7 +64,12 @@ export function trackOf(course: Course, door: SmearedDoor): Track {
   const putBack = new Float64Array(steps).fill(Number.NaN);
   for (const { kind, from } of course.stretches)
     if (kind === 'run') putBack[Math.min(steps - 1, Math.round(from / step))] = airAt(course, from);
-  return { steps, step, drive, ambient, startOfDay, putBack, firstAir: course.air.find((t) => t === t) ?? 0 };
+  return { steps, step, drive, ambient, startOfDay, putBack, firstAir: course.air.find((t) => t === t) ?? 0, meanAir: meanOfFirstDay(course) };
+}
+
+function meanOfFirstDay({ time, air }: Course): number {
+  const first = air.filter((t, i) => t === t && time[i]! < SECONDS_PER_DAY);
+  return first.reduce((sum, t) => sum + t, 0) / Math.max(1, first.length);
 }
 
 /** The logged air at a moment, in a straight line between rows; NaN in a gap. */
@@ -87,7 +94,6 @@ export interface OpenLoopBox {
   readonly humidityFactor: number;
   readonly loggerLag: number;
   readonly loggerOffset: number;
-  readonly inside: number;
 }
 
 const WARMEST = 15 * 3600;
@@ -100,10 +106,11 @@ export function runAlong(track: Track, b: OpenLoopBox, room: OpenLoop): OpenLoop
   const { steps, step, drive: bits, putBack } = track;
   const { box } = b;
   const start = track.firstAir - b.loggerOffset;
-  const state = restingBox(b.inside);
+  const inside = track.meanAir - b.loggerOffset;
+  const state = restingBox(inside);
   const s = state.at;
   const wall =
-    (box.wallToAir * b.inside + box.wallToAmbient * b.ambient) / (box.wallToAir + box.wallToAmbient);
+    (box.wallToAir * inside + box.wallToAmbient * b.ambient) / (box.wallToAir + box.wallToAmbient);
   s[places.WALL] = wall;
   s[places.AIR] = start;
   s[places.PROBE] = start;

@@ -157,6 +157,9 @@ const TOGETHER = 3;
 /** A middle is less sharp than a mean by this (a half, trimmed, of a normal scatter). */
 const TRIMMED = 1.1;
 
+/** Errors are larger by this than the comparisons alone say: steps are not seconds, and comparisons hang together more than they are counted (from logs of known boxes, docs/identification.md). */
+const MODEL_ERROR = 2.6;
+
 /** Comparisons by group: where they stand in the list. */
 export type Groups = readonly {
   readonly kind: Kind;
@@ -179,7 +182,10 @@ export function errorsOf(groups: Groups, deviated: Float64Array | null): Float64
   return Float64Array.from(groups, ({ kind, at }) => {
     const of = deviated ? at.map((i) => deviated[i]!).filter((d) => d === d) : [];
     const scatter = of.length < 6 ? SCATTER[kind] : Math.max(spreadOf(of), 0.3 * SCATTER[kind]);
-    return Math.hypot(SHARPEST[kind], (TRIMMED * scatter) / Math.sqrt(Math.max(1, at.length / TOGETHER)));
+    return (
+      MODEL_ERROR *
+      Math.hypot(SHARPEST[kind], (TRIMMED * scatter) / Math.sqrt(Math.max(1, at.length / TOGETHER)))
+    );
   });
 }
 
