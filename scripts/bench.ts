@@ -3,6 +3,7 @@ import { underLoad } from '../e2e/load/underLoad.ts';
 import { ensureBuilt } from './lib/build.mjs';
 import { floodBounds } from './bench/flood.ts';
 import { benchKinds } from './bench/kinds.ts';
+import { benchLearned } from './bench/learned.ts';
 import { benchLogs } from './bench/logs.ts';
 import { benchSimulation, simulationBounds } from './bench/simulation.ts';
 import { benchWiring } from './bench/wiring.ts';
@@ -42,6 +43,9 @@ function least(work: () => unknown, times = 7, inner = 20): number {
 function line(name: string, work: number, against: number, what: string): void {
   process.stdout.write(`${name.padEnd(44)} ${(work / against).toFixed(1).padStart(7)} × ${what}\n`);
 }
+
+// `--learned`: a hundred boxes of known values, learned from their logs (some twenty minutes).
+if (process.argv.includes('--learned')) process.exit(benchLearned() ? 0 : 1);
 
 // `--check`: only the bounds that an issue asked for; fails where one is not held.
 if (process.argv.includes('--check')) {

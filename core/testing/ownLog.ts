@@ -1,6 +1,10 @@
+import { plan, valuesOf } from '../src/judgement/plan/index.ts';
+import { unitScenario } from '../src/judgement/tuning/index.ts';
+import type { TemplateId } from '../src/machines/box/index.ts';
 import { chance, normal, UnitRun, type Scenario } from '../src/machines/simulation/index.ts';
 import { ownPlantAt, parameters, valueAt } from '../src/machines/identification/index.ts';
 import { USUAL_LOGGER_LAG } from '../src/machines/identification/parameters.ts';
+import { plainUnit } from './units.ts';
 import type { LoggedRow } from './otherBoxes/logCsv.ts';
 
 /** True values of a box, drawn from the priors within their bounds. */
@@ -45,4 +49,12 @@ export function ownLog(
     });
   }
   return rows;
+}
+
+/** Days of a plain unit of a kind under its own fresh plan, after a day to settle. */
+export function scenarioOf(kind: TemplateId): Scenario {
+  const unit = plainUnit(kind);
+  const scenario = unitScenario(unit, valuesOf(plan(unit)), { hours: 72, warmUpHours: 24 });
+  if (typeof scenario === 'string') throw new Error(scenario);
+  return scenario;
 }

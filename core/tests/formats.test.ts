@@ -36,8 +36,11 @@ describe('published formats', () => {
   test.each([
     ['settings.schema.json', 'examples/freezer.settings.json'],
     ['unit.schema.json', 'examples/fish-store.unit.json'],
+    ['unit.schema.json', 'examples/learned/freezer.unit.json'],
+    ['settings.schema.json', 'examples/learned/wider.settings.json'],
     ['circuit.schema.json', 'examples/wire/reach-in.circuit.json'],
     ['readings.schema.json', 'examples/wire/reach-in.readings.json'],
+    ['box.schema.json', 'examples/learned/freezer.box.json'],
   ])('%s holds for its example', (schema, example) => {
     const check = valid(schema);
     expect([check(read(example)), check.errors]).toEqual([true, null]);

@@ -16,7 +16,7 @@ const words: Readonly<Record<CourseProblem['code'], (n: Readonly<Record<string, 
   nothingSwitches: (n) =>
     sentence`In ${hours(n['hours']!)} the compressor never stopped and started again; what the box loses and what the machine gives cannot be told apart then.`,
   fewCycles: (n) =>
-    sentence`Only ${n['starts']!} starts in ${hours(n['hours']!)}; a dozen are needed. Log longer.`,
+    sentence`Only ${n['starts']!} starts in ${hours(n['hours']!)}; a dozen are needed. Log longer, or more often.`,
   gap: (n) =>
     sentence`${n['gaps']!} ${n['gaps'] === 1 ? 'gap' : 'gaps'} in the log, the longest ${quantity(Math.round(n['longest']!), 'min')}; learned from the ${hours(n['hours']!)} without one.`,
   changed: (n) =>

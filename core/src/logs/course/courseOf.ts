@@ -131,10 +131,11 @@ function built(
   const { drain, method, byTemperature, maxDuration } = config.defrost;
   const found = method === 'none' ? [] : analysis.defrosts;
   const defrosts = found.map((d, i): CourseDefrost => {
-    const from = d.start - zero - (compressor || coil || log.values.defrost ? 0 : VALLEY_DELAY);
-    // A time that the control keeps is known better than the air shows it.
-    const timed = !byTemperature && analysis.defrostsFoundBy !== 'defrostColumn';
-    const to = timed ? from + maxDuration : d.end - zero;
+    const byAir = analysis.defrostsFoundBy === 'air';
+    // A time that the control keeps is known better than the air shows it: from when cooling began again, back.
+    const timed = !byTemperature && (byAir || analysis.defrostsFoundBy === 'longRests');
+    const to = d.end - zero - (byAir ? PEAK_DELAY : 0) - (timed ? drain : 0);
+    const from = timed ? to - maxDuration : d.start - zero - (byAir ? VALLEY_DELAY : 0);
     const next = found[i + 1];
     return {
       from,

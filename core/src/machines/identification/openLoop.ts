@@ -64,7 +64,16 @@ export function trackOf(course: Course, door: SmearedDoor): Track {
   const putBack = new Float64Array(steps).fill(Number.NaN);
   for (const { kind, from } of course.stretches)
     if (kind === 'run') putBack[Math.min(steps - 1, Math.round(from / step))] = airAt(course, from);
-  return { steps, step, drive, ambient, startOfDay, putBack, firstAir: course.air.find((t) => t === t) ?? 0, meanAir: meanOfFirstDay(course) };
+  return {
+    steps,
+    step,
+    drive,
+    ambient,
+    startOfDay,
+    putBack,
+    firstAir: course.air.find((t) => t === t) ?? 0,
+    meanAir: meanOfFirstDay(course),
+  };
 }
 
 function meanOfFirstDay({ time, air }: Course): number {
@@ -109,8 +118,7 @@ export function runAlong(track: Track, b: OpenLoopBox, room: OpenLoop): OpenLoop
   const inside = track.meanAir - b.loggerOffset;
   const state = restingBox(inside);
   const s = state.at;
-  const wall =
-    (box.wallToAir * inside + box.wallToAmbient * b.ambient) / (box.wallToAir + box.wallToAmbient);
+  const wall = (box.wallToAir * inside + box.wallToAmbient * b.ambient) / (box.wallToAir + box.wallToAmbient);
   s[places.WALL] = wall;
   s[places.AIR] = start;
   s[places.PROBE] = start;
