@@ -1,5 +1,5 @@
 export { lowerBound } from './lowerBound.ts';
 export { cholesky } from './cholesky.ts';
-export { leastSquares, type LeastSquares, type LeastSquaresOptions } from './leastSquares.ts';
+export { leastSquares } from './leastSquares.ts';
 export { median, middleMean, quantile, spreadOf } from './statistics.ts';
 export { straightLine } from './straightLine.ts';

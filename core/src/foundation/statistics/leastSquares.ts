@@ -44,38 +44,44 @@ export function leastSquares(
   let cost = halfSquares(r);
   let lambda = 1e-2;
   let round = 0;
-  let columns: readonly Float64Array[] = [];
-  let fresh = false;
-  const derive = (share: (i: number) => number): boolean => {
-    columns = [];
+  /** Derivatives at the present point; null where it was stopped. */
+  const derive = (share: (i: number) => number): readonly Float64Array[] | null => {
+    const list: Float64Array[] = [];
     for (let i = 0; i < n; i += 1) {
-      if (!progress(share(i))) return false;
-      columns = [
-        ...columns,
-        column(residuals, at, r, i, at[i]! + steps[i]! > upper[i]! ? -steps[i]! : steps[i]!),
-      ];
+      if (!progress(share(i))) return null;
+      list.push(column(residuals, at, r, i, at[i]! + steps[i]! > upper[i]! ? -steps[i]! : steps[i]!));
     }
-    fresh = true;
-    return true;
+    return list;
   };
-  if (!derive((i) => i / n / rounds)) return null;
+  let columns = derive((i) => i / n / rounds);
+  if (!columns) return null;
+  let fresh = true;
   while (round < rounds) {
-    const information = gramOf(columns);
     const gradient = Float64Array.from(columns, (c) => dot(c, r));
-    const next = descend(residuals, { at, cost, lambda, information, gradient, lower, upper });
+    const next: Descended | null = descend(residuals, {
+      at,
+      cost,
+      lambda,
+      information: gramOf(columns),
+      gradient,
+      lower,
+      upper,
+    });
     round += 1;
     const gain = next ? (cost - next.cost) / Math.max(cost, Number.MIN_VALUE) : 0;
     if (next) {
       columns = secant(columns, at, next.at, r, next.r);
       ({ at, r, cost, lambda } = next);
     }
-    if (gain < enough && fresh) break;
+    const done: boolean = gain < enough && fresh;
     // A secant's derivatives serve as long as they lead down well; else they are taken anew.
-    const serve = next !== null && gain > SERVES;
-    fresh = false;
-    if (!serve && !derive((i) => (round + i / n) / rounds)) return null;
+    fresh = !done && (next === null || gain <= SERVES);
+    if (fresh) columns = derive((i) => (round + i / n) / rounds);
+    if (!columns) return null;
+    if (done) break;
   }
-  if (!fresh && !derive((i) => (rounds - 1 + i / n) / rounds)) return null;
+  if (!fresh) columns = derive((i) => (rounds - 1 + i / n) / rounds);
+  if (!columns) return null;
   const information = gramOf(columns);
   const l = cholesky(information, n);
   return { at, cost, residuals: r, information, covariance: l && inverseOf(l, n), rounds: round };
@@ -127,8 +133,15 @@ interface Standing {
 
 const MOST_TRIES = 8;
 
+interface Descended {
+  readonly at: Float64Array;
+  readonly r: Float64Array;
+  readonly cost: number;
+  readonly lambda: number;
+}
+
 /** The first damped step that lowers the sum; null where none does. */
-function descend(residuals: Residuals, standing: Standing) {
+function descend(residuals: Residuals, standing: Standing): Descended | null {
   const { at, cost, information, gradient, lower, upper } = standing;
   const n = at.length;
   let { lambda } = standing;

@@ -1,2 +1,2 @@
-export { learnUnit, type Learning } from './learnUnit.ts';
+export { learnUnit } from './learnUnit.ts';
 export { predictUnit } from './predictUnit.ts';

@@ -76,7 +76,7 @@ export function learnedFindings(scenario: Scenario, course: Course, learned: Lea
   if (differs('doorUse') > 0)
     warn(
       'doorBusy',
-      `The door lets in ${percent(factor('doorUse'))} % of what this use of it usually does: a door that stands open, or warm goods that come in.`,
+      `The door lets in ${percent(factor('doorUse'))} % of what this use of it usually does: a door that stands open, or warm product that comes in.`,
       numbersOf('doorUse'),
     );
   if (scenario.config.defrost.method === 'electric' && course.defrosts.length > 0 && differs('heater') < 0)

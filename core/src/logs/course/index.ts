@@ -1,1 +1,1 @@
-export { courseOf, type CourseFound, type CourseProblem } from './courseOf.ts';
+export { courseOf, type CourseProblem } from './courseOf.ts';

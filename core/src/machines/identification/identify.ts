@@ -2,7 +2,7 @@ import { leastSquares } from '../../foundation/statistics/index.ts';
 import { boxOf, useFactors, type BoxParameters, type ControlConfig } from '../box/index.ts';
 import { restingDrive, type Scenario } from '../simulation/index.ts';
 import type { Course } from './course.ts';
-import { runAlong, trackOf, type OpenLoop, type OpenLoopBox, type SmearedDoor } from './openLoop.ts';
+import { runAlong, trackOf, type OpenLoop, type OpenLoopBox } from './openLoop.ts';
 import { doorByDuty } from './doorByDuty.ts';
 import { measuredFigures } from './measured.ts';
 import { boxAt, parameterIds, parameters, USUAL_LOGGER_LAG, usualPoint, valueAt } from './parameters.ts';
@@ -21,9 +21,8 @@ export interface Learned {
   readonly at: Float64Array;
   /** n × n. */
   readonly covariance: Float64Array;
-  readonly cost: number;
+  /** Model less log, the model put back to the logged air at every start, K. */
   readonly airRms: number;
-  readonly run: OpenLoop;
 }
 
 /** Hours at the beginning that are run and not compared: goods and frost of the model come to those of the unit. */
@@ -67,8 +66,7 @@ export const usualBoxOf = ({ template, choice, doorUse }: Scenario): BoxParamete
 export function identify({ course, scenario, progress = () => true }: Identification): Learned | null {
   const config: ControlConfig = scenario.config;
   const usual = usualBoxOf(scenario);
-  const door: SmearedDoor = usualDoor(scenario);
-  const track = trackOf(course, door);
+  const track = trackOf(course, usualDoor(scenario));
   const checks = checksOf(course, config, { from: SETTLES_H * 3600, step: track.step });
   const room: OpenLoop = {
     logged: new Float64Array(track.steps),
@@ -85,49 +83,57 @@ export function identify({ course, scenario, progress = () => true }: Identifica
   const middle = usualPoint();
   const spread = Float64Array.from(parameters, (p) => p.spread);
   const priorAt = (at: Float64Array) => at.map((x, i) => (x - middle[i]!) / spread[i]!);
-  const { dutyRise } = measuredFigures(course);
 
   const groups = groupsOf(checks);
-  let errors = errorsOf(groups, null);
-  let at = usualPoint();
-  let fit = null;
-  const passes = [16, 12];
-  for (const [pass, rounds] of passes.entries()) {
-    const residuals = (point: Float64Array) => {
-      const data = middles(groups, deviatedAt(point), errors);
-      const prior = priorAt(point);
-      const all = new Float64Array(data.length + prior.length);
-      all.set(data);
-      all.set(prior, data.length);
-      return all;
-    };
-    fit = leastSquares(residuals, at, {
-      steps: Float64Array.from(parameters, (p) => (p.scale === 'factor' ? FACTOR_STEP : p.spread / 10)),
-      lower: Float64Array.from(parameters, (p) => p.lower),
-      upper: Float64Array.from(parameters, (p) => p.upper),
-      rounds,
-      enough: 5e-3,
-      progress: (share) => progress((pass + share) / passes.length),
-    });
-    if (!fit) return null;
-    at = fit.at;
-    errors = errorsOf(groups, deviatedAt(at));
-    if (pass > 0) continue;
-    const { use, error } = doorByDuty(scenario, at, { dutyRise, every: course.step });
-    middle[DOOR] = use;
-    spread[DOOR] = error;
-    at[DOOR] = use;
-  }
-  const run = runAt(at);
-  const deviated = deviations(checks, run, end);
+  const fitFrom = (from: Float64Array, errors: Float64Array, { rounds, begins, ends }: Round) =>
+    leastSquares(
+      (point) => {
+        const data = middles(groups, deviatedAt(point), errors);
+        const all = new Float64Array(data.length + parameters.length);
+        all.set(data);
+        all.set(priorAt(point), data.length);
+        return all;
+      },
+      from,
+      {
+        steps: Float64Array.from(parameters, (p) => (p.scale === 'factor' ? FACTOR_STEP : p.spread / 10)),
+        lower: Float64Array.from(parameters, (p) => p.lower),
+        upper: Float64Array.from(parameters, (p) => p.upper),
+        rounds,
+        enough: ENOUGH,
+        progress: (share) => progress(begins + share * (ends - begins)),
+      },
+    );
+  const rough = fitFrom(usualPoint(), errorsOf(groups, null), ROUGH);
+  if (!rough) return null;
+  const door = doorByDuty(scenario, rough.at, {
+    dutyRise: measuredFigures(course).dutyRise,
+    every: course.step,
+  });
+  middle[DOOR] = door.use;
+  spread[DOOR] = door.error;
+  const from = rough.at.with(DOOR, door.use);
+  const fit = fitFrom(from, errorsOf(groups, deviatedAt(rough.at)), FINE);
+  if (!fit) return null;
+  const deviated = deviatedAt(fit.at);
   const airs = [...deviated].filter(
     (d, i) => d === d && ['run', 'rest', 'defrost'].includes(checks[i]!.kind),
   );
   return {
-    at,
-    covariance: fit!.covariance!,
-    cost: fit!.cost,
+    at: fit.at,
+    // With a prior on each number no direction is open.
+    covariance: fit.covariance!,
     airRms: Math.sqrt(airs.reduce((sum, d) => sum + d * d, 0) / Math.max(1, airs.length)),
-    run,
   };
 }
+
+/** A fit: at most so many rounds, and which part of the whole it takes. */
+interface Round {
+  readonly rounds: number;
+  readonly begins: number;
+  readonly ends: number;
+}
+const ROUGH: Round = { rounds: 16, begins: 0, ends: 0.55 };
+const FINE: Round = { rounds: 12, begins: 0.6, ends: 1 };
+/** A fit ends once a round lowers its sum by less than this share. */
+const ENOUGH = 5e-3;

@@ -4,13 +4,5 @@ export { identify, type Learned } from './identify.ts';
 export { measuredFigures } from './measured.ts';
 export { naturalOf, pointOf } from './natural.ts';
 export { ownPlantAt } from './ownPlantAt.ts';
-export {
-  carriedOver,
-  drawnFigures,
-  type LoggedDays,
-  type Measured,
-  type Predicted,
-  type PredictedFigure,
-  predictedIds,
-} from './predict.ts';
+export { carriedOver, drawnFigures, type LoggedDays, type Measured, type Predicted } from './predict.ts';
 export { type ParameterId, parameterIds, parameters, valueAt } from './parameters.ts';

@@ -7,7 +7,7 @@ const DAY = 86_400;
 const MOST_OF_A_DAY = 20 * 3600;
 
 /** What the days of a log came to, counted as the model counts its own. */
-export function measuredFigures(course: Course): Measured {
+export function measuredFigures(course: Course): Measured & { readonly dutyRise: number } {
   const { time, air, stretches, defrosts } = course;
   const span = time.at(-1)! - time[0]!;
   const runs = stretches.filter((s) => s.kind === 'run');

@@ -59,7 +59,7 @@ export function trackOf(course: Course, door: SmearedDoor): Track {
     const ofDay = (startOfDay + t) % SECONDS_PER_DAY;
     const open = course.door ? course.door[row] === 1 : ofDay >= door.opens && ofDay < door.closes;
     drive[i] = bits + (open ? 8 : 0);
-    if (ambient) ambient[i] = course.ambient![row]!;
+    if (ambient) ambient[i] = course.ambient[row]!;
   }
   const putBack = new Float64Array(steps).fill(Number.NaN);
   for (const { kind, from } of course.stretches)
@@ -133,8 +133,8 @@ export function runAlong(track: Track, b: OpenLoopBox, room: OpenLoop): OpenLoop
     if (back === back) {
       const moved = back - b.loggerOffset - logger;
       logger += moved;
-      s[places.AIR]! += moved;
-      s[places.PROBE]! += moved;
+      s[places.AIR] += moved;
+      s[places.PROBE] += moved;
     }
     const bit = bits[i]!;
     drive.compressor = (bit & 1) !== 0;
@@ -146,7 +146,7 @@ export function runAlong(track: Track, b: OpenLoopBox, room: OpenLoop): OpenLoop
       : b.ambient +
         b.swing * Math.cos((2 * Math.PI * (track.startOfDay + i * step - WARMEST)) / SECONDS_PER_DAY);
     stepBox(box, state, drive, step, flows, work);
-    logger += (s[places.AIR]! - logger) * share;
+    logger += (s[places.AIR] - logger) * share;
     room.logged[i] = logger + b.loggerOffset;
     room.probe[i] = s[places.PROBE]!;
     room.coil[i] = s[places.COIL_PROBE]!;

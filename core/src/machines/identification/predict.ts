@@ -5,22 +5,15 @@ import { figuresOf, type DayFigures } from './figuresOf.ts';
 import { loggerAt, ownPlantAt } from './ownPlantAt.ts';
 
 /** A figure with its 80 % interval. */
-export interface PredictedFigure {
+interface PredictedFigure {
   readonly value: number;
   readonly low: number;
   readonly high: number;
 }
 
 /** What is predicted of days under other settings. */
-export const predictedIds = [
-  'startsPerHour',
-  'dutyPercent',
-  'defrostMinutes',
-  'defrostsPerDay',
-  'airMean',
-  'airMax',
-] as const;
-export type PredictedId = (typeof predictedIds)[number];
+type PredictedId =
+  'startsPerHour' | 'dutyPercent' | 'defrostMinutes' | 'defrostsPerDay' | 'airMean' | 'airMax';
 
 /** What days under other settings will come to; air as the logging thermometer reads it, °C. Null where there is none of it. */
 export type Predicted = Readonly<Record<PredictedId, PredictedFigure | null>>;
@@ -69,7 +62,6 @@ export type LoggedDays = Pick<
 
 /** What the log's own days came to. */
 export type Measured = LoggedDays & {
-  readonly dutyRise: number;
   /** Outputs were logged; else they were read from the turns of the air. */
   readonly outputsLogged: boolean;
 };
