@@ -45,11 +45,13 @@ try {
     // The packages first, since the pages and the tests see what they declare; then two at a time: each keeps one core.
     await sideBySide([['types of the packages', 'npm', ['run', '--silent', 'types:packages']]]);
     await sideBySide(
-      [['lint and layout', 'npm', ['run', '--silent', 'lint']]],
+      [['lint of server and pages', 'npm', ['run', '--silent', 'lint:pages']]],
       [
         ['types of the pages', 'npm', ['run', '--silent', 'types:pages']],
         ['types of the tests', 'npx', ['--no-install', 'tsc', '-p', 'tsconfig.tests.json']],
         ['nothing unused', 'npm', ['run', '--silent', 'unused']],
+        ['lint of the rest', 'npm', ['run', '--silent', 'lint:core']],
+        ['layout, words, schemas, the drawing', 'npm', ['run', '--silent', 'lint:layout']],
       ],
     );
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { JobOrder, JobState } from '@brine/contract/routes';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { localDate } from '../shared/display/localTime.ts';
@@ -49,6 +49,11 @@ watch([search, state, order], ([text, now, sorted]) => {
 const { setArchived, undo, problem: archiveProblem } = useArchive('changeJob', reload);
 const opening = ref(false);
 const taken = useTaken();
+/** What is being brought onto the device: the library, then the jobs that belong there. */
+const bringing = computed(() => {
+  const jobs = (taken.round?.of ?? 1) - 1;
+  return `Bringing the library${jobs > 0 ? ` and ${jobs} ${jobs === 1 ? 'job' : 'jobs'}` : ''} onto this device`;
+});
 /** Whether all of a job lies on this device. */
 function hereWords(id: string): string {
   const here = taken.ofJob(id);
@@ -70,20 +75,17 @@ useJumpTargets(() =>
 
 <template>
   <section class="mx-auto w-full max-w-6xl px-4 py-5 sm:px-6">
-    <div class="flex flex-wrap items-center gap-x-6 gap-y-3">
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-3">
       <h1>Jobs</h1>
       <SearchLine
         v-model:search="search"
         v-model:archived="archived"
         label="Search title, unit, site or phone"
       />
-      <label class="flex items-center gap-2"
-        ><span class="text-soft">Which</span>
-        <select v-model="state" data-test="job-state">
-          <option v-for="one in states" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select></label
-      >
-      <select v-model="order" aria-label="Order" data-test="job-order">
+      <select v-model="state" class="w-auto" aria-label="Which" data-test="job-state">
+        <option v-for="one in states" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+      <select v-model="order" class="w-auto" aria-label="Order" data-test="job-order">
         <option v-for="one in orders" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
       <span class="flex-1"></span>
@@ -102,14 +104,14 @@ useJumpTargets(() =>
         :max="taken.round.of"
         aria-label="Bringing jobs onto this device"
       ></progress>
-      Bringing the library and {{ taken.round.of - 1 }} jobs onto this device
+      {{ bringing }}
     </p>
     <ul class="mt-4 border-t border-ink" data-test="jobs">
       <li
         v-for="job in items"
         :key="job.id"
         :data-job="job.id"
-        class="relative grid min-h-11 gap-x-6 gap-y-0.5 border-b border-hairline py-2.5 hover:bg-band sm:grid-cols-[5rem_minmax(0,1.1fr)_minmax(0,1.4fr)_9rem_auto] sm:items-baseline"
+        class="relative grid min-h-11 gap-x-6 gap-y-0.5 border-b border-hairline py-2.5 hover:bg-band sm:grid-cols-[5rem_minmax(0,1.1fr)_minmax(0,1.4fr)_8rem_12rem] sm:items-baseline"
       >
         <span class="hidden font-mono text-soft sm:block">{{ job.unit.tag }}</span>
         <span
@@ -143,9 +145,6 @@ useJumpTargets(() =>
             />
             Take along
           </label>
-          <span class="text-soft" :class="{ 'text-alarm': taken.ofJob(job.id)?.problem }">{{
-            hereWords(job.id)
-          }}</span>
           <button
             v-if="session.mayWrite"
             type="button"
@@ -154,6 +153,12 @@ useJumpTargets(() =>
           >
             {{ job.archived ? 'Restore' : 'Archive' }}
           </button>
+          <span
+            v-if="hereWords(job.id)"
+            class="basis-full text-soft"
+            :class="{ 'text-alarm': taken.ofJob(job.id)?.problem }"
+            >{{ hereWords(job.id) }}</span
+          >
         </span>
       </li>
     </ul>
