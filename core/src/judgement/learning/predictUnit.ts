@@ -91,12 +91,13 @@ function modelDays({ fit }: BoxFile): LoggedDays {
 function covarianceOf({ covariance, parameters: values }: BoxFile): Float64Array {
   const n = parameters.length;
   const square = new Float64Array(n * n);
-  for (const [i, { id, scale, unit }] of parameters.entries()) {
+  for (const [i, { id, scale, spread }] of parameters.entries()) {
     if (covariance) square.set(covariance[i]!, i * n);
     else {
       const { value, error } = values[id];
       const own = scale === 'factor' ? error / Math.max(Math.abs(value), Number.MIN_VALUE) : error;
-      square[i * n + i] = Math.max(1e-8, (unit === 'share' ? parameters[i]!.spread : own) ** 2);
+      // Fitted as a share, written in watts.
+      square[i * n + i] = Math.max(1e-8, (id === 'constantHeat' ? spread : own) ** 2);
     }
   }
   return square;

@@ -1,12 +1,12 @@
 import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
-import type { ControlConfig } from '../../machines/box/index.ts';
+import { bandOf, type ControlConfig } from '../../machines/box/index.ts';
 import type {
   Course,
   CourseDefrost,
   CourseStretch,
   CourseSwitch,
 } from '../../machines/identification/index.ts';
-import { analyse, coolingOf, type Analysis } from '../analysis/index.ts';
+import { analyse, coolingOf, type Analysis, type KnownSettings } from '../analysis/index.ts';
 import type { Log } from '../reading/index.ts';
 import { fanAlong } from './fanAlong.ts';
 
@@ -64,7 +64,7 @@ export function courseOf(log: Log, config: ControlConfig): CourseFound {
     analysis: whole,
   });
   if (!log.values.air) return fail('noAir');
-  const part = longestPart(whole);
+  const part = lastDays(partFor(log, whole, known, config));
   const hours = (part.to - part.from) / 3600;
   if (whole.gaps.length > 0)
     problems.push({
@@ -76,8 +76,8 @@ export function courseOf(log: Log, config: ControlConfig): CourseFound {
         longest: Math.max(...whole.gaps.map((g) => g.to - g.from)) / 60,
       },
     });
-  if (part.changed !== null)
-    problems.push({ code: 'changed', fatal: false, numbers: { hours, at: part.changed } });
+  const changed = whole.changes.at(-1);
+  if (changed) problems.push({ code: 'changed', fatal: false, numbers: { hours, at: changed.after } });
   if (hours < LEAST_HOURS) return fail('tooShort', { hours });
   const piece = cut(log, part.from, part.to);
   const analysis = analyse(piece, known);
@@ -92,22 +92,48 @@ export function courseOf(log: Log, config: ControlConfig): CourseFound {
   return { course: built(piece, config, analysis, cooling), problems, analysis };
 }
 
-/** The longest stretch between gaps and changes of the band; `changed` is when the band last changed in the log, in seconds of it. */
-function longestPart(analysis: Analysis): { from: number; to: number; changed: number | null } {
+/** A part of a log, s of it. */
+interface Part {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The stretches between gaps and changes of the band. */
+function partsOf(analysis: Analysis): readonly Part[] {
   const cuts = [
     { to: analysis.from, from: analysis.from },
     ...analysis.gaps,
     ...analysis.changes.map(({ after }) => ({ from: after, to: after })),
     { from: analysis.to, to: analysis.to },
   ].sort((a, b) => a.from - b.from);
-  let best = { from: analysis.from, to: analysis.from };
-  for (const [i, one] of cuts.slice(1).entries()) {
-    const piece = { from: cuts[i]!.to, to: one.from };
-    // Of two alike the later: it shows what stands in the unit now.
-    if (piece.to - piece.from >= best.to - best.from) best = piece;
-  }
-  return { ...best, changed: analysis.changes.at(-1)?.after ?? null };
+  return cuts.slice(1).map((one, i) => ({ from: cuts[i]!.to, to: one.from }));
 }
+
+/** The longest part; of two alike the later, which shows what stands in the unit now. */
+const longest = (parts: readonly Part[]): Part =>
+  parts.reduce((best, part) => (part.to - part.from >= best.to - best.from ? part : best));
+
+/** Bands that lie so near are one, K. */
+const SAME_BAND_K = 0.7;
+
+/** The part to be learned from: where the band was changed, one in which it stood as these settings say. */
+function partFor(log: Log, analysis: Analysis, known: KnownSettings, config: ControlConfig): Part {
+  const parts = partsOf(analysis);
+  const whole = parts.filter(({ from, to }) => to - from >= LEAST_HOURS * 3600);
+  if (analysis.changes.length === 0 || whole.length < 2) return longest(whole.length > 0 ? whole : parts);
+  const { cutOut } = bandOf(config.stage, config.setpoint);
+  const off = whole.map(({ from, to }) => {
+    const seen = analyse(cut(log, from, to), known).cutOut;
+    return seen === null ? Infinity : Math.abs(seen - cutOut);
+  });
+  const nearest = Math.min(...off);
+  return longest(whole.filter((_, i) => off[i]! <= nearest + SAME_BAND_K));
+}
+
+/** More than a week is not learned from: doors and weather of long ago say nothing of today. */
+const MOST_S = 7 * SECONDS_PER_DAY;
+
+const lastDays = ({ from, to }: Part): Part => ({ from: Math.max(from, to - MOST_S), to });
 
 function cut(log: Log, from: number, to: number): Log {
   const first = log.time.findIndex((t) => t >= from);
@@ -151,7 +177,7 @@ function built(
         ? { from: from - zero, to: to - zero }
         : { from: startAfter(from - zero - PEAK_DELAY, defrosts), to: to - zero - VALLEY_DELAY },
     );
-  const stretches = stretchesOf(runs, defrosts, config, analysis.step);
+  const stretches = stretchesOf(without(runs, defrosts), defrosts, config, analysis.step);
   const heats = method === 'electric' || method === 'hotGas';
   const edges = [
     0,
@@ -165,7 +191,8 @@ function built(
     .sort((a, b) => a - b)
     .map((at) => ({
       at,
-      compressor: within(runs, at) && (method === 'hotGas' || !within(defrosts, at)),
+      // Hot gas needs the compressor, whatever a logger calls cooling.
+      compressor: within(defrosts, at) ? method === 'hotGas' : within(runs, at),
       heater: heats && within(defrosts, at),
       phase: within(defrosts, at) ? ('defrost' as const) : 'regulate',
     }));
@@ -185,6 +212,18 @@ function built(
     defrosts,
     outputsLogged: compressor !== undefined,
   };
+}
+
+/** Runs with the defrosts cut out of them: with hot gas the compressor runs on through one. */
+function without(
+  runs: readonly { readonly from: number; readonly to: number }[],
+  defrosts: readonly CourseDefrost[],
+): readonly { readonly from: number; readonly to: number }[] {
+  return runs.flatMap((run) => {
+    const across = defrosts.find((d) => d.from > run.from && d.over < run.to);
+    if (!across) return [run];
+    return [{ from: run.from, to: across.from }, ...without([{ from: across.over, to: run.to }], defrosts)];
+  });
 }
 
 /** After a defrost the air is at its peak once the fan runs again; cooling begins when the drip time is over. */

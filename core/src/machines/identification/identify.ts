@@ -55,6 +55,7 @@ export function openLoopBox(
     humidityFactor: dry ? 0 : valueAt(at, 'humidity'),
     loggerLag: USUAL_LOGGER_LAG * valueAt(at, 'loggerLag'),
     loggerOffset: valueAt(at, 'loggerOffset'),
+    hotGas: scenario.config.defrost.method === 'hotGas',
   };
 }
 

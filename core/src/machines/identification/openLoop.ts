@@ -103,6 +103,8 @@ export interface OpenLoopBox {
   readonly humidityFactor: number;
   readonly loggerLag: number;
   readonly loggerOffset: number;
+  /** What clears the coil is hot gas, not a heater. */
+  readonly hotGas: boolean;
 }
 
 const WARMEST = 15 * 3600;
@@ -138,7 +140,8 @@ export function runAlong(track: Track, b: OpenLoopBox, room: OpenLoop): OpenLoop
     }
     const bit = bits[i]!;
     drive.compressor = (bit & 1) !== 0;
-    drive.heater = (bit & 2) !== 0;
+    drive.heater = (bit & 2) !== 0 && !b.hotGas;
+    drive.hotGas = (bit & 2) !== 0 && b.hotGas;
     drive.fan = (bit & 4) !== 0;
     drive.doorOpen = (bit & 8) !== 0;
     drive.ambient = track.ambient

@@ -49,6 +49,7 @@ const factor = (id: ParameterId, unit: string, spread: number, usual = 0): Param
 });
 
 export const parameters: readonly Parameter[] = [
+  // Of what the usual box counts as following the air at once, most hangs behind a film of its own; of its walls and goods the outer part alone goes up and down with a cycle (ours).
   factor('airHeat', 'J/K', 0.7, -0.9),
   factor('wallLoss', 'W/K', 0.4),
   factor('wallHeat', 'J/K', 0.7, -0.7),
@@ -59,8 +60,8 @@ export const parameters: readonly Parameter[] = [
   factor('goodsToAir', 'W/K', 0.7),
   factor('goodsFast', 'J/K', 1, -1.2),
   factor('goodsHeat', 'J/K', 0.6),
-  // Share of the usual capacity, besides lights and goods that are usual.
-  { id: 'constantHeat', scale: 'amount', unit: 'share', usual: 0, spread: 0.06, lower: -0.15, upper: 0.3 },
+  // Fitted as a share of the usual capacity: heat besides lights and product that are usual.
+  { id: 'constantHeat', scale: 'amount', unit: 'W', usual: 0, spread: 0.06, lower: -0.15, upper: 0.3 },
   factor('doorUse', '1', 0.8),
   factor('humidity', '1', 0.5),
   { id: 'ambientSwing', scale: 'amount', unit: 'K', usual: 2.5, spread: 2, lower: 0, upper: 10 },

@@ -74,6 +74,14 @@ const MISSES = { starts: 0.05, duty: 1.2, defrost: 0.05, airMean: 0.12, airMax: 
 /** Duty that was read from the turns of the air, for want of a compressor column, %. */
 const DUTY_FROM_TURNS = 3;
 
+/** A draw is not put to what was measured by more than this either way: where it hardly starts at all, a ratio says nothing. */
+const MOST_CARRIED = 2.5;
+
+/** What a draw says of the new days, put to the log by what it says of the logged ones. */
+function ratio(is: number, was: number, log: number): number {
+  return was > 0 ? is * Math.min(MOST_CARRIED, Math.max(1 / MOST_CARRIED, log / was)) : is;
+}
+
 /**
  * Figures under other settings, each draw carried over from the log: what the draw says of the new days against what it says of the logged ones, put to what was measured. So a draw that starts a tenth too
  * often starts a tenth too often before and after, and only what the change does is left to the model.
@@ -85,22 +93,32 @@ export function carriedOver(
   seed = 1,
 ): Predicted {
   const random = chance(seed + 77);
-  const ratio = (is: number, was: number, log: number) => (was > 0 ? (is * log) / was : is);
-  const figure = (draw: (is: DayFigures, was: LoggedDays) => number, misses: (value: number) => number) => {
+  const figure = (
+    draw: (is: DayFigures, was: LoggedDays) => number,
+    misses: (value: number) => number,
+    { least = -Infinity, most = Infinity } = {},
+  ): PredictedFigure => {
+    const within = (x: number) => Math.min(most, Math.max(least, x));
     const drawn = after.map((is, i) => draw(is, before[i]!));
-    const value = middleMean(drawn);
+    const value = within(middleMean(drawn));
     const spread = drawn.map((x) => x + misses(value) * normal(random));
-    return { value, low: quantile(spread, 0.1), high: quantile(spread, 0.9) };
+    return {
+      value,
+      low: Math.min(value, within(quantile(spread, 0.1))),
+      high: Math.max(value, within(quantile(spread, 0.9))),
+    };
   };
   const length = (f: LoggedDays) => f.defrostMinutes ?? 0;
   return {
     startsPerHour: figure(
       (is, was) => ratio(is.startsPerHour, was.startsSeen, measured.startsSeen),
       (v) => MISSES.starts * v,
+      { least: 0 },
     ),
     dutyPercent: figure(
-      (is, was) => Math.min(100, ratio(is.dutyPercent, was.dutyPercent, measured.dutyPercent)),
+      (is, was) => ratio(is.dutyPercent, was.dutyPercent, measured.dutyPercent),
       () => (measured.outputsLogged ? MISSES.duty : DUTY_FROM_TURNS),
+      { least: 0, most: 100 },
     ),
     defrostMinutes: after.every((f) => f.defrostMinutes === null)
       ? null
@@ -110,6 +128,7 @@ export function carriedOver(
               ? length(is)
               : ratio(length(is), length(was), measured.defrostMinutes),
           (v) => MISSES.defrost * v,
+          { least: 0 },
         ),
     defrostsPerDay: figure(
       (is) => is.defrostsPerDay,
