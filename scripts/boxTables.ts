@@ -1,4 +1,3 @@
-import { readFileSync, writeFileSync } from 'node:fs';
 import {
   boxOf,
   designDay,
@@ -10,6 +9,7 @@ import {
 import { plan, valuesOf } from '@brine/core/judgement/plan';
 import { judgement } from '@brine/core/judgement/verdict';
 import { plainUnit } from '../core/testing/units.ts';
+import { writeMarkedTables } from './markedTables.ts';
 import { coldKinds, unitsOf } from '../core/testing/everyUnit.ts';
 
 /** Writes the tables of docs/boxes.md: what each box was sized for, how it stands on its ordinary day, and how many plans stand theirs. */
@@ -68,10 +68,4 @@ function plans(): string {
   ].join('\n');
 }
 
-const marked = (text: string, name: string, table: string) =>
-  text.replace(new RegExp(`(<!-- ${name} -->)[^]*?(<!-- /${name} -->)`), `$1\n\n${table}\n\n$2`);
-let text = readFileSync(path, 'utf8');
-text = marked(text, 'sizes', sizes());
-text = marked(text, 'ordinary', ordinary());
-text = marked(text, 'plans', plans());
-writeFileSync(path, text);
+writeMarkedTables(path, { sizes: sizes(), ordinary: ordinary(), plans: plans() });

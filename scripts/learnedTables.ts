@@ -1,5 +1,5 @@
-import { readFileSync, writeFileSync } from 'node:fs';
 import { median } from '@brine/core/foundation/statistics';
+import { writeMarkedTables } from './markedTables.ts';
 import { otherBoxes } from '../core/testing/otherBoxes/boxes.ts';
 import { tryBox, widest, type TriedFigure } from '../core/testing/otherBoxes/tryBox.ts';
 
@@ -60,15 +60,4 @@ const sum = [
 ].join('\n');
 
 process.stdout.write(`${table}\n\n${sum}\n`);
-if (otherDays === 0) {
-  let text = readFileSync(path, 'utf8');
-  for (const [name, content] of [
-    ['boxes', table],
-    ['sum', sum],
-  ] as const)
-    text = text.replace(
-      new RegExp(`<!-- ${name} -->[^]*<!-- /${name} -->`),
-      () => `<!-- ${name} -->\n\n${content}\n\n<!-- /${name} -->`,
-    );
-  writeFileSync(path, text);
-}
+if (otherDays === 0) writeMarkedTables(path, { boxes: table, sum });

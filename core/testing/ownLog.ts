@@ -1,7 +1,8 @@
 import { plan, valuesOf } from '../src/judgement/plan/index.ts';
 import { unitScenario } from '../src/judgement/tuning/index.ts';
 import type { TemplateId } from '../src/machines/box/index.ts';
-import { chance, normal, UnitRun, type Scenario } from '../src/machines/simulation/index.ts';
+import { chance, normal } from '../src/foundation/statistics/index.ts';
+import { UnitRun, type Scenario } from '../src/machines/simulation/index.ts';
 import { ownPlantAt, parameters, valueAt } from '../src/machines/identification/index.ts';
 import { USUAL_LOGGER_LAG } from '../src/machines/identification/parameters.ts';
 import { plainUnit } from './units.ts';

@@ -27,10 +27,8 @@ describe('a box that is built otherwise', () => {
   test('with intervals that are worth reading', () => {
     for (const figure of Object.keys(widest) as (keyof typeof widest)[]) {
       const of = tried.filter((f) => f.figure === figure);
-      expect([figure, median(of.map((f) => (f.high - f.low) / widest[figure](f.value)))]).toEqual([
-        figure,
-        expect.closeTo(0.5, 0),
-      ]);
+      const share = median(of.map((f) => (f.high - f.low) / widest[figure](f.value)));
+      expect([figure, share > 0, share < 1]).toEqual([figure, true, true]);
     }
   });
 });
@@ -44,7 +42,7 @@ test('values of a box of its own are found within their errors', () => {
     const rows = ownLog(scenario, truth, { days: 3, every: 60, seed });
     const { course } = courseOf(
       logOf(rows, ['air', 'coil', 'compressor', 'defrost', 'fan']),
-      scenario.config,
+      freezer.settings,
     );
     const { at, covariance } = identify({ course: course!, scenario })!;
     return parameters.map((_, i) => Math.abs(at[i]! - truth[i]!) < 1.645 * Math.sqrt(covariance[i * n + i]!));

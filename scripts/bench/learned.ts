@@ -20,10 +20,7 @@ export function benchLearned(): boolean {
   for (let seed = 1; seed <= SEEDS; seed += 1) {
     const truth = drawTruth(seed);
     const rows = ownLog(scenario, truth, { days: 3, every: 60, seed });
-    const { course } = courseOf(
-      logOf(rows, ['air', 'coil', 'compressor', 'defrost', 'fan']),
-      scenario.config,
-    );
+    const { course } = courseOf(logOf(rows, ['air', 'coil', 'compressor', 'defrost', 'fan']), box.settings);
     if (!course) continue;
     const { at, covariance } = identify({ course, scenario })!;
     learnt += 1;

@@ -17,7 +17,7 @@ export const analyse: Command = {
     const { log, notes } = readLogFile(path, { unit: option('unit'), zone: option('zone') });
     const { found, findings } = judgeLog(
       log,
-      option('settings') === undefined ? null : settingsAt('analyse', args).values,
+      option('settings') === undefined ? null : settingsAt('analyse', args),
     );
     return {
       json: logReport(log, found, findings),

@@ -1,12 +1,12 @@
 import { readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
-import { readUnit, UNIT_FORMAT } from '@brine/core/foundation/unit';
 import { isFileProblem } from '@brine/core/foundation/files';
 import { fit as fitControls, needsOf, readLoads } from '@brine/core/judgement/fit';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
-import { fileRefusal, readController, readJson } from '../files.ts';
+import { fileRefusal, readController } from '../files.ts';
+import { unitAt } from '../unitFiles.ts';
 import { circuitAt } from './wire.ts';
 
 /** The families that come with the project. */
@@ -18,12 +18,9 @@ export const fit: Command = {
   summary: 'every control ranked for a unit, what each lacks, the bridge',
   shape: { options: ['unit', 'found', 'controllers'], flags: [] },
   run(args) {
-    const path = args.options.get('unit')?.at(-1);
-    if (path === undefined) throw new Refusal(`fit: --unit: expected a file *.unit.json in ${UNIT_FORMAT}`);
-    const unit = readUnit(readJson(path));
-    if (isFileProblem(unit)) throw fileRefusal(path, unit);
+    const unit = unitAt('fit', args);
     const loads = readLoads(unit);
-    if (isFileProblem(loads)) throw fileRefusal(path, loads);
+    if (isFileProblem(loads)) throw fileRefusal(args.options.get('unit')!.at(-1)!, loads);
     const found = args.options.get('found')?.at(-1);
     const needs = needsOf(unit, loads, found === undefined ? null : circuitAt(found));
     const folder = args.options.get('controllers')?.at(-1) ?? library;

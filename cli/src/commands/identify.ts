@@ -17,7 +17,7 @@ export const identify: Command = {
     const learning = learnUnit({
       log,
       unit: unitAt('identify', args),
-      values: settingsAt('identify', args).values,
+      values: settingsAt('identify', args),
     });
     if (typeof learning === 'string') throw new Refusal(`identify: ${learning}`);
     if (learning?.box === null)

@@ -1,11 +1,9 @@
-import { isFileProblem } from '@brine/core/foundation/files';
-import { readSettingsFile } from '@brine/core/foundation/settings';
 import { inWords } from '@brine/core/foundation/sentences';
 import { judgement } from '@brine/core/judgement/verdict';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
-import { fileRefusal, readController, readJson } from '../files.ts';
-import { unitAt } from '../unitFiles.ts';
+import { readController } from '../files.ts';
+import { readSettings, unitAt } from '../unitFiles.ts';
 import { circuitAt } from './wire.ts';
 
 export const judge: Command = {
@@ -16,14 +14,13 @@ export const judge: Command = {
   run(args) {
     const [path] = args.positional;
     if (path === undefined) throw new Refusal('judge: expected a file *.settings.json');
-    const file = readSettingsFile(readJson(path));
-    if (isFileProblem(file)) throw fileRefusal(path, file);
+    const values = readSettings(path);
     const at = (name: string) => args.options.get(name)?.at(-1);
     const unit = unitAt('judge', args);
     const [control, circuit] = [at('controller'), at('circuit')];
     const { findings, day, problem } = judgement({
       unit,
-      values: file.values,
+      values,
       controller: control === undefined ? null : readController(control),
       circuit: circuit === undefined ? null : circuitAt(circuit),
       display: unit.displayUnit === 'fahrenheit' ? 'degF' : 'degC',

@@ -1,10 +1,9 @@
 import { plan as planUnit } from '@brine/core/judgement/plan';
-import { readUnit, UNIT_FORMAT } from '@brine/core/foundation/unit';
-import { isFileProblem } from '@brine/core/foundation/files';
+import { UNIT_FORMAT } from '@brine/core/foundation/unit';
 import { inWords } from '@brine/core/foundation/sentences';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
-import { fileRefusal, readJson } from '../files.ts';
+import { readUnitFile } from '../unitFiles.ts';
 
 export const plan: Command = {
   name: 'plan',
@@ -14,9 +13,7 @@ export const plan: Command = {
   run(args) {
     const [path] = args.positional;
     if (path === undefined) throw new Refusal(`plan: expected a file *.unit.json in ${UNIT_FORMAT}`);
-    const unit = readUnit(readJson(path));
-    if (isFileProblem(unit)) throw fileRefusal(path, unit);
-    const planned = planUnit(unit);
+    const planned = planUnit(readUnitFile(path));
     return {
       json: { ...planned, settings: planned.settings.map((s) => ({ ...s, reason: inWords(s.reason) })) },
     };

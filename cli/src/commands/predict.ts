@@ -30,7 +30,7 @@ export const predict: Command = {
     const figures = predictUnit({
       box,
       unit: unitAt('predict', args),
-      values: settingsAt('predict', args).values,
+      values: settingsAt('predict', args),
       ...(ambient !== undefined && { ambient: quantity(ambient, 'degC') }),
       days,
     });

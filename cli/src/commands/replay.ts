@@ -2,10 +2,10 @@ import { controlConfig } from '@brine/core/machines/box';
 import { fansOf } from '@brine/core/machines/condenser';
 import { isFileProblem } from '@brine/core/foundation/files';
 import { gapSentence, logGaps, readLog, replay as replayLog } from '@brine/core/machines/simulation';
-import { readSettingsFile } from '@brine/core/foundation/settings';
 import { Refusal, required } from '../args.ts';
 import type { Command } from '../command.ts';
-import { fileRefusal, readJson, readText } from '../files.ts';
+import { fileRefusal, readText } from '../files.ts';
+import { readSettings } from '../unitFiles.ts';
 
 /** Longest run: somewhat over a year of seconds. */
 const MOST_SECONDS = 400 * 86400;
@@ -18,10 +18,9 @@ export const replay: Command = {
   run(args) {
     const settingsPath = required(args, 'settings');
     const tracePath = required(args, 'trace');
-    const file = readSettingsFile(readJson(settingsPath));
-    if (isFileProblem(file)) throw fileRefusal(settingsPath, file);
-    const condenser = fansOf(file.values);
-    const read = controlConfig(file.values);
+    const values = readSettings(settingsPath);
+    const condenser = fansOf(values);
+    const read = controlConfig(values);
     // Where only fans are regulated, their own pair is enough.
     if (typeof read === 'string' && !condenser) throw new Refusal(`${settingsPath}: ${read}`);
     const config = typeof read === 'string' ? null : read;

@@ -6,20 +6,18 @@ import {
   type ControlInputs,
 } from '../../src/machines/box/index.ts';
 import type { SettingValues } from '../../src/foundation/settings/index.ts';
+import { normal as normalOf } from '../../src/foundation/statistics/index.ts';
+import type { DayFigures } from '../../src/machines/identification/index.ts';
 import { seeded } from '../seeded.ts';
 import type { LoggedRow } from './logCsv.ts';
 import { OtherPlant } from './plant.ts';
 import type { OtherBox } from './recipe.ts';
 
-/** What a run of a test box comes to, as `predict` names it; air as the logger reads it. */
-export interface OtherFigures {
-  readonly startsPerHour: number;
-  readonly dutyPercent: number;
-  readonly defrostMinutes: number | null;
-  readonly defrostsPerDay: number;
-  readonly airMean: number;
-  readonly airMax: number;
-}
+/** What a run of a test box comes to; air as the logger reads it. */
+export type OtherFigures = Pick<
+  DayFigures,
+  'startsPerHour' | 'dutyPercent' | 'defrostMinutes' | 'defrostsPerDay' | 'airMean' | 'airMax'
+>;
 
 const DAY = 86_400;
 /** Days before the log begins, in which the box settles. */
@@ -35,7 +33,7 @@ export function runOther(
   if (typeof config === 'string') throw new Error(config);
   const { recipe: r } = box;
   const random = seeded(seed);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const normal = () => normalOf(random);
   const plant = new OtherPlant(r, config.setpoint, r.weather[0]);
   const control = powerUp(config.setpoint);
   const inputs: ControlInputs = {

@@ -19,7 +19,7 @@ export {
   type SettingId,
   settingOf,
 } from './dictionary.ts';
-export { readSettingsFile, type SettingsFile, settingsFile } from './file.ts';
+export { readSettingsFile, settingsFile } from './file.ts';
 export { settingGroup } from './groupNames.ts';
 export { isQuiet } from './quiet.ts';
 export { sameValue } from './sameValue.ts';

@@ -1,4 +1,5 @@
 export { lowerBound } from './lowerBound.ts';
+export { chance, normal } from './chance.ts';
 export { cholesky } from './cholesky.ts';
 export { leastSquares } from './leastSquares.ts';
 export { median, middleMean, quantile, spreadOf } from './statistics.ts';

@@ -1,7 +1,6 @@
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
-import { bandOf } from '../../machines/box/index.ts';
-import { courseOf, type CourseProblem } from '../../logs/course/index.ts';
+import { courseOf } from '../../logs/course/index.ts';
 import type { Log } from '../../logs/reading/index.ts';
 import {
   BOX_FORMAT,
@@ -39,8 +38,6 @@ export type Learning =
 
 /** What takes most of the time: the fit, before what its draws say of the logged days. */
 const FIT_SHARE = 0.7;
-/** The log tells a parameter where it leaves less than this of what was not known before. */
-const TOLD = 0.75;
 
 /**
  * Learns a unit's own box from a log: parameters with their errors, how well they say what was logged, and findings in words. Null where it was stopped. A sentence where the machine is
@@ -53,9 +50,7 @@ export function learnUnit({ log, unit, values, progress = () => true }: Lesson):
     return 'A refrigerated box is learned from its log; a tank of water and a transport engine are not yet.';
   if (scenario.config.stage.heat)
     return 'A box that is cooled is learned from its log; one that is heated is not yet.';
-  const { course, problems, analysis } = courseOf(log, scenario.config);
-  const otherBand = bandProblem(scenario, analysis.cutIn, analysis.cutOut);
-  if (otherBand) return { box: null, because: [courseFinding(otherBand)] };
+  const { course, problems } = courseOf(log, values);
   if (!course) return { box: null, because: problems.map(courseFinding) };
   const learned = identify({ course, scenario, progress: (share) => progress(share * FIT_SHARE) });
   const drawn =
@@ -81,35 +76,10 @@ export function learnUnit({ log, unit, values, progress = () => true }: Lesson):
   };
 }
 
-/** So far from the settings' own band no thermometer is off, K. */
-const OFF_BAND_K = 2.5;
-
-/** The logged band is not that of these settings. */
-function bandProblem(
-  { config }: Scenario,
-  cutIn: number | null,
-  cutOut: number | null,
-): CourseProblem | null {
-  if (cutIn === null || cutOut === null) return null;
-  const band = bandOf(config.stage, config.setpoint);
-  const [logged, set] = [(cutIn + cutOut) / 2, (band.cutIn + band.cutOut) / 2];
-  return Math.abs(logged - set) > OFF_BAND_K + (band.cutIn - band.cutOut) / 2
-    ? { code: 'otherSettings', fatal: true, numbers: { logged, set } }
-    : null;
-}
-
 function parametersOf(scenario: Scenario, { at, covariance }: Learned): BoxFile['parameters'] {
   const natural = naturalOf(scenario, at, covariance);
-  const n = parameters.length;
   return Object.fromEntries(
-    parameters.map(({ id, unit, spread }, i) => [
-      id,
-      {
-        ...natural[id],
-        unit,
-        from: Math.sqrt(covariance[i * n + i]!) < TOLD * spread ? 'log' : 'usual',
-      },
-    ]),
+    parameters.map(({ id, unit }) => [id, { ...natural[id], unit }]),
   ) as BoxFile['parameters'];
 }
 

@@ -42,6 +42,7 @@ export function learnedFindings(scenario: Scenario, course: Course, learned: Lea
     factor: factor(id),
   });
 
+  const told = (id: ParameterId) => natural[id].from === 'log';
   const loss = differs('wallLoss');
   const lossWords = `${round(natural.wallLoss.value)} ± ${round(natural.wallLoss.error)} W/K`;
   if (loss > 0)
@@ -50,7 +51,7 @@ export function learnedFindings(scenario: Scenario, course: Course, learned: Lea
       `Its walls let through ${lossWords}, ${percent(factor('wallLoss') - 1)} % more than usual for its size: look at the seals, the door and wet insulation.`,
       numbersOf('wallLoss'),
     );
-  else
+  else if (told('wallLoss'))
     note(
       'loses',
       `Its walls let through ${lossWords}${loss < 0 ? ', less than usual' : ', as usual'} for its size.`,
@@ -62,15 +63,21 @@ export function learnedFindings(scenario: Scenario, course: Course, learned: Lea
       `The machine gives ${percent(factor('capacity'))} % of what is usual for this box: a dirty condenser, a low charge or a weak compressor, or it was built smaller.`,
       numbersOf('capacity'),
     );
-  else note('gives', `The machine gives about ${round(natural.capacity.value)} W.`, numbersOf('capacity'));
+  else if (told('capacity'))
+    note('gives', `The machine gives about ${round(natural.capacity.value)} W.`, numbersOf('capacity'));
+  if (!told('wallLoss') || !told('capacity'))
+    note(
+      'lossUnknown',
+      'What its walls let through and what the machine gives could not both be told from this log; what is not told stays as usual. Log longer, or the air around it.',
+    );
   if (course.coil && differs('coilToAir') < 0)
     warn(
       'coilGivesLess',
       `The coil takes up ${percent(factor('coilToAir'))} % of what a clean one does: dirt, ice between defrosts, or a fan that is slow.`,
       numbersOf('coilToAir'),
     );
-  const follows = (natural.goodsFast.value + natural.goodsHeat.value) / natural.goodsToAir.value / 3600;
-  note('goodsFollow', sentence`What is kept follows the air in about ${quantity(round(follows), 'h')}.`, {
+  const follows = (natural.productFast.value + natural.productSlow.value) / natural.productToAir.value / 3600;
+  note('productFollows', sentence`What is kept follows the air in about ${quantity(round(follows), 'h')}.`, {
     hours: follows,
   });
   if (differs('doorUse') > 0)

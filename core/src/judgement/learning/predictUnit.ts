@@ -60,9 +60,10 @@ export function predictUnit({
     startsSeen: fit.startsPerHour.measured,
     dutyPercent: fit.dutyPercent.measured,
     defrostMinutes: fit.defrostMinutes?.measured ?? null,
-    airMean: (fit.airMean as BoxFile['fit']['airMean'] | undefined)?.measured ?? 0,
-    airDayMax: (fit.airDayMax as BoxFile['fit']['airDayMax'] | undefined)?.measured ?? 0,
-    outputsLogged: fit.outputsLogged,
+    // Not in the file: nothing to carry over, the model's own air stands.
+    airMean: fit.airMean?.measured ?? 0,
+    airDayMax: fit.airDayMax?.measured ?? 0,
+    outputsLogged: fit.outputsLogged ?? true,
   });
 }
 
@@ -77,13 +78,12 @@ function drawnOf({ drawn }: BoxFile): readonly LoggedDays[] | null {
 
 /** A file without its draws: its model's figures stand for all of them. */
 function modelDays({ fit }: BoxFile): LoggedDays {
-  const of = (one: { readonly model: number } | undefined) => one?.model ?? 0;
   return {
     startsSeen: fit.startsPerHour.model,
     dutyPercent: fit.dutyPercent.model,
     defrostMinutes: fit.defrostMinutes?.model ?? null,
-    airMean: of(fit.airMean),
-    airDayMax: of(fit.airDayMax),
+    airMean: fit.airMean?.model ?? 0,
+    airDayMax: fit.airDayMax?.model ?? 0,
   };
 }
 

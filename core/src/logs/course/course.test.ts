@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { controlConfig, type ControlConfig } from '../../machines/box/index.ts';
 import { otherBoxes } from '../../../testing/otherBoxes/boxes.ts';
 import { runOther } from '../../../testing/otherBoxes/run.ts';
 import { logOf } from '../../../testing/otherBoxes/tryBox.ts';
@@ -7,10 +6,9 @@ import type { LogRole } from '../../../testing/otherBoxes/logCsv.ts';
 import { courseOf } from './courseOf.ts';
 
 const freezer = otherBoxes.find((box) => box.name === 'walk-in freezer')!;
-const config = controlConfig(freezer.settings) as ControlConfig;
 const { rows, figures } = runOther(freezer, freezer.settings, { days: 2, seed: 9 });
 const all: readonly LogRole[] = ['air', 'coil', 'compressor', 'defrost', 'fan'];
-const course = (columns: readonly LogRole[]) => courseOf(logOf(rows, columns), config).course!;
+const course = (columns: readonly LogRole[]) => courseOf(logOf(rows, columns), freezer.settings).course!;
 
 /** Share of the rows at which a course's outputs stand as they truly did. */
 function agreement(columns: readonly LogRole[], output: 'compressor' | 'fan'): number {

@@ -1,4 +1,4 @@
-import type { ControlConfig } from '../../machines/box/index.ts';
+import { restFan, type ControlConfig } from '../../machines/box/index.ts';
 import { between, type CourseDefrost, type CourseSwitch } from '../../machines/identification/index.ts';
 
 /** A coil is back at a usual fan temperature within this after a defrost where nobody logged it, s (common practice: two to four minutes). */
@@ -9,7 +9,7 @@ const USUAL_WAIT = 180;
  * logged one where there is one.
  */
 export function fanAlong(
-  plain: readonly (Omit<CourseSwitch, 'fan'> & { readonly phase: string })[],
+  plain: readonly Omit<CourseSwitch, 'fan'>[],
   defrosts: readonly CourseDefrost[],
   { fans }: ControlConfig,
   end: number,
@@ -32,7 +32,7 @@ export function fanAlong(
     const { compressor, heater } = plain[of]!;
     const clearing = defrosts.some((d) => t >= d.from && t < d.over);
     const waiting = waits.some((w) => t >= w.from && t < w.to);
-    const fan = clearing ? fans.runsInDefrost : !waiting && (compressor || runsInRest(fans, t - stopped));
+    const fan = clearing ? fans.runsInDefrost : !waiting && (compressor || restFan(fans, t - stopped));
     return { at: t, compressor, heater, fan };
   });
 }
@@ -48,13 +48,6 @@ function waitAfter(
   for (let waited = 0; waited < Math.min(most, 3600); waited += 15)
     if (between(coil.time, coil.coil, over + waited) <= fans.restartCoil) return waited;
   return Math.min(most, 3600);
-}
-
-function runsInRest(fans: ControlConfig['fans'], since: number): boolean {
-  if (since < fans.runOn) return true;
-  if (fans.inRest !== 'cycle') return fans.inRest === 'run';
-  if (fans.restOn <= 0) return false;
-  return fans.restOff <= 0 || since % (fans.restOn + fans.restOff) < fans.restOn;
 }
 
 /** Moments in rests at which the fan changes: the end of its run-on, and the turns of its cycle. */
@@ -74,4 +67,23 @@ function restEdges(
     for (let t = one.at; t < next; t += period) edges.push(t, t + fans.restOn);
   }
   return edges.filter((t) => t < end);
+}
+
+/** The evaporator fan along switchings as it was logged. */
+export function loggedFan(
+  plain: readonly Omit<CourseSwitch, 'fan'>[],
+  time: Float64Array,
+  fan: Float64Array,
+): readonly CourseSwitch[] {
+  const changes: number[] = [];
+  for (let i = 1; i < fan.length; i += 1)
+    if (fan[i] !== fan[i - 1]) changes.push((time[i - 1]! + time[i]!) / 2);
+  const at = [...new Set([...plain.map((p) => p.at), ...changes])].sort((a, b) => a - b);
+  let of = 0;
+  let row = 0;
+  return at.map((t) => {
+    while (of < plain.length - 1 && plain[of + 1]!.at <= t) of += 1;
+    while (row < time.length - 1 && (time[row]! + time[row + 1]!) / 2 <= t) row += 1;
+    return { at: t, compressor: plain[of]!.compressor, heater: plain[of]!.heater, fan: fan[row] === 1 };
+  });
 }

@@ -1,1 +1,2 @@
-export { courseOf, type CourseProblem } from './courseOf.ts';
+export { courseOf } from './courseOf.ts';
+export type { CourseProblem } from './problem.ts';

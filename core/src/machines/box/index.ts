@@ -1,5 +1,6 @@
 export { controlConfig, type ControlConfig } from './control/config.ts';
 export { bandOf } from './control/demand.ts';
+export { restFan } from './control/fan.ts';
 export type { ControlEvent, Emit } from './control/event.ts';
 export { letPass, notQuiet, quietFor, staysQuiet } from './control/quiet.ts';
 export { secondsOfDay, settingReader, type SettingReader } from './control/settingReader.ts';

@@ -17,10 +17,10 @@ export interface BoxFit {
   readonly startsPerHour: MeasuredAndModel;
   readonly dutyPercent: MeasuredAndModel;
   readonly defrostMinutes: MeasuredAndModel | null;
-  readonly airMean: MeasuredAndModel;
+  readonly airMean?: MeasuredAndModel;
   /** Mean of the days' own greatest. */
-  readonly airDayMax: MeasuredAndModel;
-  readonly outputsLogged: boolean;
+  readonly airDayMax?: MeasuredAndModel;
+  readonly outputsLogged?: boolean;
 }
 
 /** A parameter in its own unit: one standard error, and whether the log or what is usual says it. */

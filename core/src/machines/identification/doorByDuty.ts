@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { Scenario } from '../simulation/index.ts';
 import { figuresOf } from './figuresOf.ts';
 import { loggerAt, ownPlantAt } from './ownPlantAt.ts';
@@ -27,8 +28,10 @@ export function doorByDuty(
     point[DOOR] = use;
     const rises = DAYS.map((seed) => {
       const own = ownPlantAt(scenario, point, { seed, weather: [] });
-      return figuresOf({ ...scenario, own, seconds: 86_400, warmUp: 43_200 }, loggerAt(point, every))
-        .dutyRise;
+      return figuresOf(
+        { ...scenario, own, seconds: SECONDS_PER_DAY, warmUp: SECONDS_PER_DAY / 2 },
+        loggerAt(point, every),
+      ).dutyRise;
     });
     const rise = rises.reduce((sum, r) => sum + r, 0) / rises.length;
     return { use, rise };

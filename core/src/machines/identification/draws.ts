@@ -1,5 +1,4 @@
-import { cholesky } from '../../foundation/statistics/index.ts';
-import { chance, normal } from '../simulation/index.ts';
+import { chance, cholesky, normal } from '../../foundation/statistics/index.ts';
 import { parameters } from './parameters.ts';
 
 /**

@@ -1,3 +1,4 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import { CLOSES, OPENS } from '../box/index.ts';
 import { UnitRun, type Scenario } from '../simulation/index.ts';
 import type { Logger } from './ownPlantAt.ts';
@@ -19,12 +20,11 @@ export interface DayFigures {
   readonly dutyRise: number;
 }
 
-const DAY = 86_400;
 const STRIDE = 10;
 
 /** In the hours of business. */
 export const isBusiness = (second: number): boolean => {
-  const ofDay = second % DAY;
+  const ofDay = second % SECONDS_PER_DAY;
   return ofDay >= OPENS && ofDay < CLOSES;
 };
 
@@ -84,14 +84,14 @@ export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
     sum += read;
     count += 1;
     if (read > max) max = read;
-    const day = Math.floor((t - 1) / DAY);
+    const day = Math.floor((t - 1) / SECONDS_PER_DAY);
     dayMax[day] = Math.max(dayMax[day] ?? -Infinity, read);
   }
   return {
     startsPerHour: (starts * 3600) / seconds,
     dutyPercent: (100 * running) / Math.max(1, regulating),
     defrostMinutes: defrosts > 0 ? clearing / defrosts / 60 : null,
-    defrostsPerDay: (defrosts * 86_400) / seconds,
+    defrostsPerDay: (defrosts * SECONDS_PER_DAY) / seconds,
     airMean: sum / Math.max(1, count) + logger.offset,
     airMax: max + logger.offset,
     airDayMax: dayMax.reduce((a, b) => a + b, 0) / Math.max(1, dayMax.length) + logger.offset,

@@ -1,8 +1,8 @@
 import { leastSquares } from '../../foundation/statistics/index.ts';
-import { boxOf, useFactors, type BoxParameters, type ControlConfig } from '../box/index.ts';
-import { restingDrive, type Scenario } from '../simulation/index.ts';
+import type { BoxParameters } from '../box/index.ts';
+import { restingDrive, usualBoxOf, type Scenario } from '../simulation/index.ts';
 import type { Course } from './course.ts';
-import { runAlong, trackOf, type OpenLoop, type OpenLoopBox } from './openLoop.ts';
+import { roomFor, runAlong, trackOf, type OpenLoopBox } from './openLoop.ts';
 import { doorByDuty } from './doorByDuty.ts';
 import { measuredFigures } from './measured.ts';
 import { boxAt, parameterIds, parameters, USUAL_LOGGER_LAG, usualPoint, valueAt } from './parameters.ts';
@@ -59,22 +59,13 @@ export function openLoopBox(
   };
 }
 
-/** The usual box of a scenario: what priors are told against. */
-export const usualBoxOf = ({ template, choice, doorUse }: Scenario): BoxParameters =>
-  boxOf(template, { goodsIn: useFactors[doorUse], ...choice });
-
 /** Learns a box along a course. Null where it was stopped. */
 export function identify({ course, scenario, progress = () => true }: Identification): Learned | null {
-  const config: ControlConfig = scenario.config;
+  const { config } = scenario;
   const usual = usualBoxOf(scenario);
   const track = trackOf(course, usualDoor(scenario));
   const checks = checksOf(course, config, { from: SETTLES_H * 3600, step: track.step });
-  const room: OpenLoop = {
-    logged: new Float64Array(track.steps),
-    probe: new Float64Array(track.steps),
-    coil: new Float64Array(track.steps),
-    frost: new Float64Array(track.steps),
-  };
+  const room = roomFor(track);
   const end = config.defrost.byTemperature ? config.defrost.endTemperature : null;
   // Defrosts that the log does not show would leave all the frost of a model on its coil: it is run dry then.
   const dry = config.defrost.method !== 'none' && course.defrosts.length === 0;

@@ -1,5 +1,6 @@
 export { BOX_FORMAT, type BoxFile, type BoxFinding, type BoxFit, drawnColumns, readBox } from './boxFile.ts';
 export { between, type Course, type CourseDefrost, type CourseStretch, type CourseSwitch } from './course.ts';
+export type { DayFigures } from './figuresOf.ts';
 export { identify, type Learned } from './identify.ts';
 export { measuredFigures } from './measured.ts';
 export { naturalOf, pointOf } from './natural.ts';

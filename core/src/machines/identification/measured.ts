@@ -1,8 +1,8 @@
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { Course } from './course.ts';
 import { isBusiness, riseOf } from './figuresOf.ts';
 import type { Measured } from './predict.ts';
 
-const DAY = 86_400;
 /** Part of a day that still has a greatest of its own, h. */
 const MOST_OF_A_DAY = 20 * 3600;
 
@@ -26,8 +26,8 @@ export function measuredFigures(course: Course): Measured & { readonly dutyRise:
     if (t !== t) continue;
     sum += t;
     count += 1;
-    const day = Math.floor(time[i]! / DAY);
-    if (span - day * DAY >= MOST_OF_A_DAY) dayMax[day] = Math.max(dayMax[day] ?? -Infinity, t);
+    const day = Math.floor(time[i]! / SECONDS_PER_DAY);
+    if (span - day * SECONDS_PER_DAY >= MOST_OF_A_DAY) dayMax[day] = Math.max(dayMax[day] ?? -Infinity, t);
   }
   const greatest = dayMax.filter((t) => t > -Infinity);
   return {

@@ -1,5 +1,4 @@
-import type { Scenario } from '../simulation/index.ts';
-import { usualBoxOf } from './identify.ts';
+import { usualBoxOf, type Scenario } from '../simulation/index.ts';
 import { parameters, USUAL_LOGGER_LAG, type Parameter, type ParameterId } from './parameters.ts';
 import { usualDoor } from './usualDoor.ts';
 
@@ -14,9 +13,9 @@ function usualValues(scenario: Scenario): Readonly<Record<ParameterId, number>> 
     capacity: box.capacity,
     coilToAir: box.zones[0].toAir + box.zones[1].toAir,
     coilHeat: box.zones[0].heat + box.zones[1].heat,
-    goodsToAir: box.productToAir,
-    goodsFast: box.productFast,
-    goodsHeat: box.productSlow,
+    productToAir: box.productToAir,
+    productFast: box.productFast,
+    productSlow: box.productSlow,
     constantHeat: box.capacity,
     doorUse: usualDoor(scenario).perHour,
     humidity: 1,
@@ -30,11 +29,15 @@ function usualValues(scenario: Scenario): Readonly<Record<ParameterId, number>> 
   };
 }
 
-/** A parameter in its own unit, with one standard error. */
+/** A parameter in its own unit, with one standard error; and whether the log told it, or what is usual. */
 export interface NaturalValue {
   readonly value: number;
   readonly error: number;
+  readonly from: 'log' | 'usual';
 }
+
+/** The log tells a parameter where it leaves less than this of what was not known before. */
+const TOLD = 0.75;
 
 /** A point in the parameters' own units. */
 export function naturalOf(
@@ -45,10 +48,11 @@ export function naturalOf(
   const usual = usualValues(scenario);
   const n = parameters.length;
   return Object.fromEntries(
-    parameters.map(({ id, scale }, i) => {
+    parameters.map(({ id, scale, spread }, i) => {
       const error = Math.sqrt(covariance[i * n + i]!);
       const value = scale === 'factor' ? usual[id] * Math.exp(at[i]!) : usual[id] * at[i]!;
-      return [id, { value, error: scale === 'factor' ? value * error : usual[id] * error }];
+      const from = error < TOLD * spread ? 'log' : 'usual';
+      return [id, { value, error: scale === 'factor' ? value * error : usual[id] * error, from }];
     }),
   ) as Record<ParameterId, NaturalValue>;
 }

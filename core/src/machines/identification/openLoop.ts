@@ -11,6 +11,7 @@ import {
   type TemplateId,
   templates,
 } from '../box/index.ts';
+import { dailyCourse, type DoorHabit } from '../simulation/index.ts';
 import { between, type Course } from './course.ts';
 
 /** Seconds of a step, to which the compressor's times are rounded: the longer the log, the longer, so that it is learned from in the same time. */
@@ -32,14 +33,8 @@ export interface Track {
   readonly meanAir: number;
 }
 
-/** Business hours in which a door that nobody logged is counted as a little open all the time. */
-export interface SmearedDoor {
-  readonly opens: number;
-  readonly closes: number;
-}
-
-/** Cuts a course into steps. */
-export function trackOf(course: Course, door: SmearedDoor): Track {
+/** Cuts a course into steps. A door that nobody logged is counted as a little open all through its hours of business. */
+export function trackOf(course: Course, door: Pick<DoorHabit, 'opens' | 'closes'>): Track {
   const { time, switches, startOfDay } = course;
   const step = stepFor(time.at(-1)!);
   const steps = Math.floor(time.at(-1)! / step);
@@ -59,11 +54,12 @@ export function trackOf(course: Course, door: SmearedDoor): Track {
     const ofDay = (startOfDay + t) % SECONDS_PER_DAY;
     const open = course.door ? course.door[row] === 1 : ofDay >= door.opens && ofDay < door.closes;
     drive[i] = bits + (open ? 8 : 0);
-    if (ambient) ambient[i] = course.ambient[row]!;
+    if (ambient) ambient[i] = known(course.ambient[row]!, ambient[i - 1], course.ambient);
   }
   const putBack = new Float64Array(steps).fill(Number.NaN);
   for (const { kind, from } of course.stretches)
-    if (kind === 'run') putBack[Math.min(steps - 1, Math.round(from / step))] = airAt(course, from);
+    if (kind === 'run')
+      putBack[Math.min(steps - 1, Math.round(from / step))] = between(course.time, course.air, from);
   return {
     steps,
     step,
@@ -76,14 +72,14 @@ export function trackOf(course: Course, door: SmearedDoor): Track {
   };
 }
 
+/** A reading, or the one before it while a probe is failed; at the beginning the first there is. */
+function known(now: number, before: number | undefined, column: Float64Array): number {
+  return now === now ? now : (before ?? column.find((t) => t === t) ?? 0);
+}
+
 function meanOfFirstDay({ time, air }: Course): number {
   const first = air.filter((t, i) => t === t && time[i]! < SECONDS_PER_DAY);
   return first.reduce((sum, t) => sum + t, 0) / Math.max(1, first.length);
-}
-
-/** The logged air at a moment, in a straight line between rows; NaN in a gap. */
-export function airAt({ time, air }: Pick<Course, 'time' | 'air'>, t: number): number {
-  return between(time, air, t);
 }
 
 /** What a run along a track leaves: a number a step. */
@@ -91,8 +87,14 @@ export interface OpenLoop {
   readonly logged: Float64Array;
   readonly probe: Float64Array;
   readonly coil: Float64Array;
-  readonly frost: Float64Array;
 }
+
+/** Room for a run along a track: it is written over from run to run. */
+export const roomFor = ({ steps }: Track): OpenLoop => ({
+  logged: new Float64Array(steps),
+  probe: new Float64Array(steps),
+  coil: new Float64Array(steps),
+});
 
 /** What a box is run along a log with. */
 export interface OpenLoopBox {
@@ -106,8 +108,6 @@ export interface OpenLoopBox {
   /** What clears the coil is hot gas, not a heater. */
   readonly hotGas: boolean;
 }
-
-const WARMEST = 15 * 3600;
 
 /**
  * Runs a box along a log, under the outputs as they were logged, and puts its air back to the logged one at every start of the compressor. The box's slow parts (goods, walls, frost) go
@@ -146,14 +146,12 @@ export function runAlong(track: Track, b: OpenLoopBox, room: OpenLoop): OpenLoop
     drive.doorOpen = (bit & 8) !== 0;
     drive.ambient = track.ambient
       ? track.ambient[i]!
-      : b.ambient +
-        b.swing * Math.cos((2 * Math.PI * (track.startOfDay + i * step - WARMEST)) / SECONDS_PER_DAY);
+      : b.ambient + dailyCourse(b.swing, track.startOfDay + i * step);
     stepBox(box, state, drive, step, flows, work);
     logger += (s[places.AIR] - logger) * share;
     room.logged[i] = logger + b.loggerOffset;
     room.probe[i] = s[places.PROBE]!;
     room.coil[i] = s[places.COIL_PROBE]!;
-    room.frost[i] = state.ice;
   }
   return room;
 }

@@ -1,5 +1,4 @@
-import type { OwnPlant, Scenario } from '../simulation/index.ts';
-import { usualBoxOf } from './identify.ts';
+import { usualBoxOf, type OwnPlant, type Scenario } from '../simulation/index.ts';
 import { boxAt, USUAL_LOGGER_LAG, valueAt } from './parameters.ts';
 import { usualDoor } from './usualDoor.ts';
 

@@ -1,5 +1,6 @@
-import { middleMean, quantile } from '../../foundation/statistics/index.ts';
-import { chance, normal, type Scenario } from '../simulation/index.ts';
+import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
+import { chance, middleMean, normal, quantile } from '../../foundation/statistics/index.ts';
+import type { Scenario } from '../simulation/index.ts';
 import { drawPoints } from './draws.ts';
 import { figuresOf, type DayFigures } from './figuresOf.ts';
 import { loggerAt, ownPlantAt } from './ownPlantAt.ts';
@@ -41,7 +42,7 @@ export function drawnFigures(
   { draws = DRAWS, seed = 1, days = 'coming', every = 60, progress = () => true }: DrawOptions = {},
 ): readonly DayFigures[] | null {
   const points = drawPoints(at, covariance, draws, seed);
-  const count = Math.ceil((scenario.warmUp + scenario.seconds) / 86_400) + 1;
+  const count = Math.ceil((scenario.warmUp + scenario.seconds) / SECONDS_PER_DAY) + 1;
   const figures: DayFigures[] = [];
   for (const [i, point] of points.entries()) {
     if (!progress(i / draws)) return null;

@@ -1,7 +1,6 @@
 import { median, middleMean, spreadOf } from '../../foundation/statistics/index.ts';
 import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
-import type { ControlConfig } from '../box/index.ts';
-import { bandOf } from '../box/index.ts';
+import { bandOf, type ControlConfig } from '../box/index.ts';
 import { between, type Course, type CourseStretch } from './course.ts';
 import type { OpenLoop } from './openLoop.ts';
 
@@ -18,8 +17,10 @@ export type Kind = 'run' | 'rest' | 'defrost' | 'coil' | 'coilDefrost' | 'switch
 export interface Check {
   readonly kind: Kind;
   readonly step: number;
-  /** What was logged, °C; for a length the step at which it began. */
+  /** What was logged, °C. */
   readonly value: number;
+  /** The step at which a length began. */
+  readonly begins?: number;
   /** Comparisons of one group are alike: one kind, one place in the stretch, one quarter of the day. */
   readonly group: string;
 }
@@ -70,7 +71,8 @@ export function checksOf(
       checks.push({
         kind: 'length',
         step: stepAt(defrost.to),
-        value: stepAt(defrost.from),
+        value: Number.NaN,
+        begins: stepAt(defrost.from),
         group: `length ${quarterOf(course.startOfDay + defrost.from)}`,
       });
   return checks;
@@ -120,7 +122,11 @@ export function deviations(
 }
 
 /** How much longer the model's coil takes to its end temperature: ln(model / log). Reached late it is drawn on at its last slope. */
-function lengthDeviation({ step, value: begin }: Check, { coil }: OpenLoop, end: number | null): number {
+function lengthDeviation(
+  { step, begins: begin = step }: Check,
+  { coil }: OpenLoop,
+  end: number | null,
+): number {
   if (end === null) return 0;
   const length = step - begin;
   if (length < 2) return 0;

@@ -8,6 +8,12 @@ import {
   type DoorUse,
   type TemplateId,
 } from '../box/index.ts';
+import { doorOfHabit } from './doorHabit.ts';
+import type { Scenario } from './scenario.ts';
+
+/** The door of a scenario on one of its days: by habit where it has a box of its own, else as the kind is used. */
+export const doorOfScenario = ({ own, template, doorUse }: Scenario, day: number) =>
+  own ? doorOfHabit(own.door, day) : doorOf(template, doorUse);
 
 /**
  * A day's door: openings spread evenly over business hours, twice as dense around deliveries at 8 and 16. The same every day, so that two runs differ

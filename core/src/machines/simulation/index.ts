@@ -1,3 +1,4 @@
+export type { DoorHabit } from './doorHabit.ts';
 export { doorOf } from './doors.ts';
 export type { DoorUse } from '../box/index.ts';
 export type { Figures, Spread, StorageLimits } from './figures.ts';
@@ -12,8 +13,8 @@ export {
   readScenario,
   type Scenario,
 } from './scenario.ts';
-export { beginsAt, boxOfScenario, restingDrive } from './scenarioBox.ts';
-export { chance, type DoorHabit, normal, type OwnPlant } from './ownPlant.ts';
+export { beginsAt, boxOfScenario, restingDrive, usualBoxOf } from './scenarioBox.ts';
+export { dailyCourse, type OwnPlant } from './ownPlant.ts';
 export { seriesCsv } from './seriesCsv.ts';
 export { type Sample, simulate, type Simulated } from './simulate.ts';
 export { readVary, sweep } from './sweep.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { scenarioOf } from '../../../testing/ownLog.ts';
 import { templateIds } from '../box/index.ts';
-import { ambientCourse, doorOfHabit, type OwnPlant } from './ownPlant.ts';
+import { doorOfHabit } from './doorHabit.ts';
+import { ambientCourse, type OwnPlant } from './ownPlant.ts';
 import type { Scenario } from './scenario.ts';
 import { UnitRun } from './unitRun.ts';
 

@@ -10,9 +10,12 @@ import {
 } from '../box/index.ts';
 import type { Scenario } from './scenario.ts';
 
-/** The box that a scenario runs on: its own where it was learned, else the usual one, into which warm goods come as its door is used. */
-export const boxOfScenario = ({ template, choice, doorUse, own }: Scenario): BoxParameters =>
-  own?.box ?? boxOf(template, { goodsIn: useFactors[doorUse], ...choice });
+/** The usual box of a scenario's kind and choice: warm goods come in as its door is used. */
+export const usualBoxOf = ({ template, choice, doorUse }: Scenario): BoxParameters =>
+  boxOf(template, { goodsIn: useFactors[doorUse], ...choice });
+
+/** The box that a scenario runs on: its own where it was learned, else the usual one. */
+export const boxOfScenario = (scenario: Scenario): BoxParameters => scenario.own?.box ?? usualBoxOf(scenario);
 
 /** Everything off, in the air that stands around the unit. */
 export function restingDrive({ template, choice, tank, own }: Scenario): BoxDrive {

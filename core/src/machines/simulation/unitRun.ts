@@ -23,10 +23,10 @@ import {
 } from '../box/index.ts';
 import { engineAtRest, tickEngine, type EngineEvent, type EngineState } from '../engine/index.ts';
 import { pourInto, stepTank } from '../tank/index.ts';
-import { doorOf } from './doors.ts';
+import { doorOfScenario } from './doors.ts';
 import { beginsAt, boxOfScenario, restingDrive } from './scenarioBox.ts';
 import { FigureCount } from './figures.ts';
-import { ambientCourse, doorOfHabit, type OwnPlant } from './ownPlant.ts';
+import { ambientCourse, type OwnPlant } from './ownPlant.ts';
 import type { Fault, FaultKind, Scenario } from './scenario.ts';
 import type { Sample } from './simulate.ts';
 
@@ -81,9 +81,7 @@ export class UnitRun {
     this.state = restingBox(inside);
     this.control = powerUp(scenario.config.setpoint);
     this.engine = scenario.engine ? engineAtRest(scenario.engine.setpoint) : null;
-    this.door = scenario.own
-      ? doorOfHabit(scenario.own.door, 0)
-      : doorOf(scenario.template, scenario.doorUse);
+    this.door = doorOfScenario(scenario, 0);
     const begins = (scenario.startOfDay - scenario.warmUp) % SECONDS_PER_DAY;
     this.secondOfDay = begins < 0 ? begins + SECONDS_PER_DAY : begins;
     this.heats = scenario.config.stage.heat;
@@ -143,14 +141,11 @@ export class UnitRun {
   /** One second: the control on what it reads, then the box under what it switched. */
   second(t: number): void {
     this.now = t;
-    const { drive, inputs, state, scenario } = this;
+    const { drive, inputs, scenario } = this;
     const secondOfDay = this.secondOfDay;
     this.secondOfDay = secondOfDay === SECONDS_PER_DAY - 1 ? 0 : secondOfDay + 1;
     if (scenario.own && secondOfDay % AMBIENT_STEP === 0) this.moveAmbient(scenario.own, secondOfDay);
-    inputs.air = state.probe;
-    // A second probe that is none of the coil hangs among what is kept.
-    inputs.coil =
-      this.config.stage2.bySecond && !this.config.probes.coilPresent ? state.productSlow : state.coilProbe;
+    this.takeReadings();
     inputs.timeOfDay = secondOfDay;
     inputs.doorOpen = scenario.tank === undefined && this.door(secondOfDay);
     const power = scenario.faults.length === 0 || this.applyFaults(t);
@@ -217,17 +212,17 @@ export class UnitRun {
    * What comes of a run is the same as second by second.
    */
   letQuietPass(t: number, most: number): number {
-    const { inputs, state, drive, scenario, quiet } = this;
+    const { inputs, drive, scenario, quiet } = this;
     if (quiet.seconds <= 1 || this.dark || this.engine || scenario.faults.length > 0) return 0;
     if (inputs.commands.length > 0 || this.behind > 0) return 0;
     let seconds = Math.min(most, this.stride, quiet.seconds - 1, SECONDS_PER_DAY - 1 - this.secondOfDay);
-    if (scenario.own) seconds = Math.min(seconds, AMBIENT_STEP - (this.secondOfDay % AMBIENT_STEP));
-    if (scenario.own && this.secondOfDay % AMBIENT_STEP === 0) return 0;
+    if (scenario.own) {
+      const since = this.secondOfDay % AMBIENT_STEP;
+      seconds = since === 0 ? 0 : Math.min(seconds, AMBIENT_STEP - since);
+    }
     if (scenario.tank === undefined) seconds = this.doorStays(seconds);
     if (seconds <= 1 || inputs.doorOpen !== drive.doorOpen) return 0;
-    inputs.air = state.probe;
-    inputs.coil =
-      this.config.stage2.bySecond && !this.config.probes.coilPresent ? state.productSlow : state.coilProbe;
+    this.takeReadings();
     if (!staysQuiet(quiet, inputs)) return 0;
     quiet.seconds -= seconds;
     this.secondOfDay += seconds;
@@ -237,6 +232,14 @@ export class UnitRun {
     this.behind = seconds;
     if (this.behind >= this.stride) this.advance();
     return seconds;
+  }
+
+  /** What the control reads of the box as it stands. */
+  private takeReadings(): void {
+    const { inputs, state, config } = this;
+    inputs.air = state.probe;
+    // A second probe that is none of the coil hangs among what is kept.
+    inputs.coil = config.stage2.bySecond && !config.probes.coilPresent ? state.productSlow : state.coilProbe;
   }
 
   /** For how many of the next seconds the door stays as it stands. */
@@ -252,7 +255,7 @@ export class UnitRun {
     this.advance();
     if (secondOfDay === 0) {
       this.day += 1;
-      this.door = doorOfHabit(own.door, this.day);
+      this.door = doorOfScenario(this.scenario, this.day);
     }
     this.drive.ambient = this.ambient + ambientCourse(own, this.day, secondOfDay);
   }

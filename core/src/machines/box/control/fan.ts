@@ -54,10 +54,14 @@ function stillWaits(fans: FanConfig, state: ControlState): boolean {
   return delay !== null || byCoil;
 }
 
-/** In the rest: run-on and the cycle count from the stop, or from power-up before the first start. */
 function runsInRest(fans: FanConfig, state: ControlState): boolean {
   const since = state.t - Math.max(0, state.lastStop);
-  if (state.lastStop >= 0 && since < fans.runOn) return true;
+  return restFan(fans, since, state.lastStop >= 0);
+}
+
+/** Whether the fan runs so many seconds into a rest: run-on and the cycle count from the stop, or from power-up before the first start; then nothing runs on. */
+export function restFan(fans: FanConfig, since: number, stopped = true): boolean {
+  if (stopped && since < fans.runOn) return true;
   if (fans.inRest !== 'cycle') return fans.inRest === 'run';
   if (fans.restOn <= 0) return false;
   return fans.restOff <= 0 || since % (fans.restOn + fans.restOff) < fans.restOn;
