@@ -13,7 +13,21 @@ declare const self: {
     type: 'activate',
     listener: (event: Event & { waitUntil(work: Promise<void>): void }) => void,
   ): void;
+  addEventListener(type: 'install', listener: (event: Event & Routes) => void): void;
 };
+
+/** What goes past this worker without waking it; not every browser has it. */
+interface Routes {
+  addRoutes?(rules: { condition: { urlPattern: { pathname: string } }; source: 'network' }[]): Promise<void>;
+}
+
+// What is the server's own goes straight there: a request that this worker only lets pass still holds back a new version while it is under way, and takes its turn.
+const ofServer = ['/api/*', `${DEMO_MOUNT}/api/*`, '/health/*'];
+self.addEventListener('install', (event) => {
+  void event.addRoutes?.(
+    ofServer.map((pathname) => ({ condition: { urlPattern: { pathname } }, source: 'network' })),
+  );
+});
 
 // The program's files, all of them: a page that was never opened must open without signal.
 precacheAndRoute(self.__WB_MANIFEST);

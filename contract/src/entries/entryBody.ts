@@ -44,6 +44,10 @@ import { runOnStep, type RunOnStep } from './runOnStep.ts';
 import { hours, type Hours } from './hours.ts';
 import { serviced, type Serviced } from './serviced.ts';
 import { alarmSign, type AlarmSign } from './alarmSign.ts';
+import { learned, type Learned } from './learned.ts';
+import { boxChoice, type BoxChoice } from './boxChoice.ts';
+import { predicted, type Predicted } from './predicted.ts';
+import { heldAgainst, type HeldAgainst } from './heldAgainst.ts';
 
 /** Every kind of entry with the schema of its body, in the order they are listed to a person. */
 export const entrySchemas = {
@@ -93,6 +97,10 @@ export const entrySchemas = {
   hours,
   serviced,
   alarmSign,
+  learned,
+  boxChoice,
+  predicted,
+  heldAgainst,
 } as const;
 
 export type EntryKind = keyof typeof entrySchemas;
@@ -144,4 +152,8 @@ export type EntryBody =
   | RunOnStep
   | Hours
   | Serviced
-  | AlarmSign;
+  | AlarmSign
+  | Learned
+  | BoxChoice
+  | Predicted
+  | HeldAgainst;

@@ -50,3 +50,7 @@ export type { RunOnStep } from './runOnStep.ts';
 export type { Hours } from './hours.ts';
 export type { Serviced } from './serviced.ts';
 export type { AlarmSign } from './alarmSign.ts';
+export type { Learned } from './learned.ts';
+export type { BoxChoice } from './boxChoice.ts';
+export type { Predicted } from './predicted.ts';
+export type { HeldAgainst } from './heldAgainst.ts';

@@ -1,4 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
+import type { EntryBody } from '@brine/core/record/entries';
 import { insert } from '../database/insert.ts';
 import { entryEntity, type StoredEntry } from './entry.entity.ts';
 
@@ -101,6 +102,15 @@ export function entryRepository(em: EntityManager) {
       );
       return row!.entries;
     },
+    /** The latest entry of each of these kinds over all jobs of a unit. */
+    latestOfUnit: (unitId: string, kinds: readonly string[]) =>
+      em.execute<{ body: EntryBody; deviceTime: string; authorId: string }[]>(
+        `select distinct on (e.body ->> 'kind') e.body, e.device_time as "deviceTime", e.author_id as "authorId"
+           from entry e join job j on j.id = e.job_id
+          where j.unit_id = ? and e.body ->> 'kind' in (${kinds.map(() => '?').join(', ')})
+          order by e.body ->> 'kind', e.received_at desc, e.sequence desc`,
+        [unitId, ...kinds],
+      ),
     create: (entry: StoredEntry) => insert(em, entryEntity, entry),
     /** Adds entries written as JSON with the names of the columns; the database reads them by itself. */
     createFromJson: (json: string, jobId: string, authorId: string, receivedAt: Date) =>

@@ -4,6 +4,7 @@ import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { mustFindUnit } from '../units/units.service.ts';
+import { carryOver } from './carryOver.ts';
 import type { Job } from './job.entity.ts';
 
 /** Jobs that are looked for, a page of them, and how many there are. */
@@ -67,6 +68,7 @@ export function createJob(
       archivedAt: null,
       ...unplanned,
     });
+    await carryOver(repositories, created, services.now());
     return jobView(repositories, created.id);
   });
 }

@@ -4,6 +4,7 @@ import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { mustFindSite } from '../sites/sites.service.ts';
 import { mustFindUnit } from '../units/units.service.ts';
+import { carryOver } from './carryOver.ts';
 import { jobView, mustBeAtWork, unplanned } from './jobs.service.ts';
 
 /** What is known when somebody calls. */
@@ -37,6 +38,7 @@ export function takeCall(services: Services, person: SignedIn, call: Call): Prom
       assignedTo: call.assignedTo,
       plannedFor: call.plannedFor,
     });
+    await carryOver(repositories, job, now);
     return jobView(repositories, job.id);
 
     async function newUnit() {

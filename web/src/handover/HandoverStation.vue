@@ -29,6 +29,8 @@ import ShareLink from './ShareLink.vue';
 import SignOff from './SignOff.vue';
 import TakeAlong from './TakeAlong.vue';
 import PaperPreview from './PaperPreview.vue';
+import PredictionBox from './PredictionBox.vue';
+import { usePrediction } from './usePrediction.ts';
 import { frozenSheets } from './frozenSheets.ts';
 
 const job = useJob();
@@ -43,6 +45,8 @@ const { text: watchFor, settle: settleWatch } = useDraft(
 );
 const { work } = job;
 const leaving = useLeaving(job.id, () => work.value);
+const prediction = usePrediction(job);
+const handingOver = ref(false);
 /** Somebody tried to hand over: what is missing is said. */
 const asked = ref(false);
 const waiting = computed(() => outbox.waiting.filter((w) => w.entry.job === job.id).length);
@@ -113,6 +117,9 @@ onBeforeUnmount(dropMade);
 async function handOver() {
   asked.value = true;
   if (to.value.trim() === '' || leaving.missing.value.length > 0) return;
+  if (handingOver.value) return;
+  handingOver.value = true;
+  const said = await prediction.entries();
   const { open, followUps } = leaving.entries();
   const body: EntryBody = {
     kind: 'handedOver',
@@ -120,7 +127,8 @@ async function handOver() {
     watch: cutText(watchFor.value.trim(), LONGEST_TEXT),
     ...(open.length > 0 && { open }),
   };
-  await job.write(...followUps, body, ...frozenSheets(job));
+  await job.write(...followUps, ...said, body, ...frozenSheets(job));
+  handingOver.value = false;
   asked.value = false;
   leaving.settle();
   settleTo();
@@ -169,8 +177,13 @@ async function handOver() {
           <p class="hint">Findings and values that differ are added by themselves.</p>
         </div>
         <OpenList :leaving="leaving" :asked="asked" />
+        <PredictionBox :prediction="prediction" />
         <AppButton v-if="session.mayWrite" kind="primary" type="submit" data-test="hand-over">{{
-          handed ? 'Hand over again' : 'Hand over, and keep the sheets'
+          handingOver && prediction.share.value !== null
+            ? 'Handing over, once the coming days are drawn …'
+            : handed
+              ? 'Hand over again'
+              : 'Hand over, and keep the sheets'
         }}</AppButton>
       </form>
       <p v-if="handed" data-test="handed">

@@ -79,6 +79,9 @@ const notStated = computed(() => program.value.notStated.map((id) => settingOf(i
     <div>
       <h2>Judgement</h2>
       <p class="mt-1 text-[17px]">{{ sentence }}</p>
+      <p v-if="program.unit?.learned" class="hint" data-test="judged-on">
+        Judged on this unit’s own box, as it was learned from its log.
+      </p>
     </div>
     <p v-if="judging" class="hint" role="status">Simulating a day of this unit …</p>
     <p v-else-if="sound" class="border-l-4 border-good bg-good-wash px-3 py-2" data-test="no-findings">

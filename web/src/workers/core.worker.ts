@@ -4,6 +4,7 @@ import { causeDays, fanCauseDays } from '@brine/core/judgement/complaints';
 import { faultSpeed, tryFloat, tryLoop } from '@brine/core/judgement/condenserFans';
 import { runCondenser } from '@brine/core/machines/condenser';
 import { predict } from '@brine/core/judgement/commissioning';
+import { holdAgainst, learnUnit, predictUnit } from '@brine/core/judgement/learning';
 import { judgeLog } from '@brine/core/logs/against';
 import { pairedOffset, tools } from '@brine/core/judgement/tools';
 import { advise, tryVariant } from '@brine/core/judgement/tuning';
@@ -23,16 +24,19 @@ const scope = self as unknown as {
   postMessage(answer: CoreAnswer): void;
 };
 
+/** Tells the page how far a job is. It is called off by ending the worker, so that it may always go on. */
+const told = (id: number) => (share: number) => {
+  scope.postMessage({ id, share });
+  return true;
+};
+
 function work(id: number, request: CoreRequest): unknown {
   switch (request.kind) {
     case 'run':
       return simulate(request.scenario, {
         sampleEvery: request.sampleEvery,
         stride: request.stride,
-        progress: (share) => {
-          scope.postMessage({ id, share });
-          return true;
-        },
+        progress: told(id),
       });
     case 'variants':
       return request.indices.map((index, i) => {
@@ -77,26 +81,23 @@ function work(id: number, request: CoreRequest): unknown {
     case 'condenserFloat':
       return tryFloat(request.run, request.difference, request.config);
     case 'tool':
-      return tools[request.tool].work(request.input, (share) => {
-        scope.postMessage({ id, share });
-        return true;
-      });
+      return tools[request.tool].work(request.input, told(id));
     case 'pairedOffset':
       return pairedOffset(request.air, request.plate);
     case 'faultSpeed':
       return faultSpeed(request.log);
     case 'predict':
       return predict(request.unit, request.values, request.startsAt);
+    case 'learn':
+      return learnUnit({ ...request, progress: told(id) });
+    case 'predictUnit':
+      return predictUnit({ ...request, progress: told(id) });
+    case 'holdAgainst':
+      return holdAgainst(request.log, request.values, request.figures);
     case 'fanCauses':
-      return fanCauseDays(request.run, (share) => {
-        scope.postMessage({ id, share });
-        return true;
-      });
+      return fanCauseDays(request.run, told(id));
     case 'causes':
-      return causeDays(request.unit, request.values, (share) => {
-        scope.postMessage({ id, share });
-        return true;
-      });
+      return causeDays(request.unit, request.values, told(id));
   }
 }
 

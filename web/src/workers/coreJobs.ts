@@ -6,6 +6,8 @@ import type { CondenserRun, CondenserRunResult } from '@brine/core/machines/cond
 import type { FaultSpeed, FloatTrial, LoopTrial } from '@brine/core/judgement/condenserFans';
 import type { CauseDay } from '@brine/core/judgement/complaints';
 import type { Predicted } from '@brine/core/judgement/commissioning';
+import type { holdAgainst, Learning } from '@brine/core/judgement/learning';
+import type { BoxFile, Predicted as UnitPredicted } from '@brine/core/machines/identification';
 import type { Judged } from '@brine/core/logs/against';
 import type { Log, LogLayout, Tidied } from '@brine/core/logs/reading';
 import type { FileProblem } from '@brine/core/foundation/files';
@@ -112,6 +114,22 @@ export interface CoreJobs {
   causes: {
     asks: { readonly unit: UnitDescription; readonly values: SettingValues };
     gives: readonly CauseDay[] | string | null;
+  };
+  learn: {
+    asks: { readonly log: Log; readonly unit: UnitDescription; readonly values: SettingValues };
+    gives: Learning | string | null;
+  };
+  predictUnit: {
+    asks: { readonly box: BoxFile; readonly unit: UnitDescription; readonly values: SettingValues };
+    gives: UnitPredicted | string | null;
+  };
+  holdAgainst: {
+    asks: {
+      readonly log: Log;
+      readonly values: SettingValues;
+      readonly figures: Parameters<typeof holdAgainst>[2];
+    };
+    gives: ReturnType<typeof holdAgainst>;
   };
   fanCauses: { asks: { readonly run: CondenserRun }; gives: readonly CauseDay[] | null };
 }

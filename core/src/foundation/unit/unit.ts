@@ -85,6 +85,8 @@ export interface UnitDescription {
   readonly facts?: Readonly<Partial<Record<FactId, number>>>;
   /** The control has to report over a bus. */
   readonly bus?: boolean;
+  /** The unit's own box as it was learned from its log: values of the parameters of a `*.box.json`, in their own units. It is run in the place of the usual box of the kind. */
+  readonly learned?: Readonly<Record<string, number>>;
 }
 
 /** Reads a parsed `*.unit.json`: the first field that does not fit, in a sentence, or the description. */
@@ -106,6 +108,7 @@ export function readUnit(data: unknown): UnitDescription | FileProblem {
     ambientProblem(unit['ambient']) ??
     probeTypesProblem(unit['probeTypes']) ??
     factsProblem(unit['facts']) ??
+    learnedProblem(unit['learned']) ??
     sidesProblem('schools', unit['schools']) ??
     sidesProblem('companyDefaults', unit['companyDefaults']);
   return problem ?? (unit as unknown as UnitDescription);
@@ -178,6 +181,15 @@ function factsProblem(value: unknown): FileProblem | null {
       return { problem: true, field: `facts.${id}`, message: `expected a number from ${from} to ${to}` };
   }
   return null;
+}
+
+function learnedProblem(value: unknown): FileProblem | null {
+  if (value === undefined) return null;
+  const message = 'expected an object from parameters of a box to numbers';
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return { problem: true, field: 'learned', message };
+  const odd = Object.entries(value).find(([, number]) => !Number.isFinite(number));
+  return odd ? { problem: true, field: `learned.${odd[0]}`, message: 'expected a number' } : null;
 }
 
 function ambientProblem(value: unknown): FileProblem | null {

@@ -1,2 +1,3 @@
-export { learnUnit } from './learnUnit.ts';
+export { type HeldFigure, holdAgainst } from './holdAgainst.ts';
+export { type Learning, learnUnit } from './learnUnit.ts';
 export { predictUnit } from './predictUnit.ts';

@@ -3,7 +3,9 @@ import type { SettingValues } from '../../foundation/settings/index.ts';
 import { courseOf } from '../../logs/course/index.ts';
 import type { Log } from '../../logs/reading/index.ts';
 import {
+  alongLog,
   BOX_FORMAT,
+  type BesideLog,
   drawnColumns,
   drawnFigures,
   identify,
@@ -18,7 +20,8 @@ import {
   type Measured,
 } from '../../machines/identification/index.ts';
 import type { Scenario } from '../../machines/simulation/index.ts';
-import { unitScenario } from '../tuning/index.ts';
+import { isLearnable, unitScenario } from '../tuning/index.ts';
+import { usualOf } from './usualOf.ts';
 import { learnedFindings } from './learned.ts';
 import { courseFinding } from './problems.ts';
 
@@ -34,7 +37,14 @@ export interface Lesson {
 
 /** A unit's own box, or why there is none. */
 export type Learning =
-  { readonly box: BoxFile } | { readonly box: null; readonly because: readonly BoxFinding[] };
+  | {
+      readonly box: BoxFile;
+      /** The part of the log that was learned from, in its own seconds. */
+      readonly from: number;
+      readonly to: number;
+      readonly beside: BesideLog;
+    }
+  | { readonly box: null; readonly because: readonly BoxFinding[] };
 
 /** What takes most of the time: the fit, before what its draws say of the logged days. */
 const FIT_SHARE = 0.7;
@@ -44,13 +54,13 @@ const FIT_SHARE = 0.7;
  * none that is learned.
  */
 export function learnUnit({ log, unit, values, progress = () => true }: Lesson): Learning | string | null {
-  const scenario = unitScenario(unit, values, { hours: 72, warmUpHours: 24 });
+  const scenario = unitScenario(usualOf(unit), values, { hours: 72, warmUpHours: 24 });
   if (typeof scenario === 'string') return scenario;
   if (scenario.tank || scenario.engine)
     return 'A refrigerated box is learned from its log; a tank of water and a transport engine are not yet.';
-  if (scenario.config.stage.heat)
+  if (!isLearnable(scenario))
     return 'A box that is cooled is learned from its log; one that is heated is not yet.';
-  const { course, problems } = courseOf(log, values);
+  const { course, begins, problems } = courseOf(log, values);
   if (!course) return { box: null, because: problems.map(courseFinding) };
   const learned = identify({ course, scenario, progress: (share) => progress(share * FIT_SHARE) });
   const drawn =
@@ -62,6 +72,9 @@ export function learnUnit({ log, unit, values, progress = () => true }: Lesson):
     });
   if (!drawn) return null;
   return {
+    from: begins,
+    to: begins + course.time.at(-1)!,
+    beside: alongLog(scenario, course, learned.at),
     box: {
       format: BOX_FORMAT,
       application: unit.application,
@@ -70,16 +83,24 @@ export function learnUnit({ log, unit, values, progress = () => true }: Lesson):
       findings: [...problems.map(courseFinding), ...learnedFindings(scenario, course, learned)],
       hours: (course.time.at(-1)! - course.time[0]!) / 3600,
       step: course.step,
-      covariance: rowsOf(learned.covariance),
-      drawn: drawn.map((figures) => drawnColumns.map((name) => figures[name])),
+      covariance: rowsOf(learned.covariance.map(short)),
+      drawn: drawn.map((figures) =>
+        drawnColumns.map((name) => (figures[name] === null ? null : short(figures[name]))),
+      ),
     },
   };
 }
 
+/** Digits that are kept of what is written down: more than any log tells. */
+const short = (value: number): number => Number(value.toPrecision(7));
+
 function parametersOf(scenario: Scenario, { at, covariance }: Learned): BoxFile['parameters'] {
   const natural = naturalOf(scenario, at, covariance);
   return Object.fromEntries(
-    parameters.map(({ id, unit }) => [id, { ...natural[id], unit }]),
+    parameters.map(({ id, unit }) => {
+      const { value, error, from } = natural[id];
+      return [id, { value: short(value), error: short(error), from, unit }];
+    }),
   ) as BoxFile['parameters'];
 }
 

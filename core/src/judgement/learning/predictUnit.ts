@@ -14,6 +14,7 @@ import {
   type Predicted,
 } from '../../machines/identification/index.ts';
 import { unitScenario } from '../tuning/index.ts';
+import { usualOf } from './usualOf.ts';
 
 /** What is asked of a learned box. */
 export interface Question {
@@ -38,7 +39,7 @@ export function predictUnit({
 }: Question): Predicted | string | null {
   if (box.application !== undefined && box.application !== unit.application)
     return `The box was learned of a unit of the kind ${box.application}, this one is ${unit.application}.`;
-  const scenario = unitScenario(ambient ? { ...unit, ambient } : unit, values, {
+  const scenario = unitScenario(usualOf(ambient ? { ...unit, ambient } : unit), values, {
     hours: 24 * days,
     warmUpHours: 24,
   });

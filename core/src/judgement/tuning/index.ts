@@ -11,4 +11,4 @@ export {
   variantsOf,
 } from './task.ts';
 export { hasOwnBox, usualBox } from './ownBox.ts';
-export { faultsOf, type RunChoice, unitScenario, whatIfsFor } from './unitScenario.ts';
+export { faultsOf, isLearnable, type RunChoice, unitScenario, whatIfsFor } from './unitScenario.ts';

@@ -3,6 +3,7 @@ import { boxOf, controlConfig, type BoxChoice } from '../../machines/box/index.t
 import { engineOf } from '../../machines/engine/index.ts';
 import { baseValue, isQuantity } from '../../foundation/quantities/index.ts';
 import { isHeated, type SettingValues } from '../../foundation/settings/index.ts';
+import { ownPlantAt, pointOf } from '../../machines/identification/index.ts';
 import { tankOf } from '../../machines/tank/index.ts';
 import { ownBox } from './ownBox.ts';
 import type { DoorUse, Fault, FaultKind, Scenario } from '../../machines/simulation/index.ts';
@@ -33,7 +34,7 @@ export function unitScenario(
   const config = controlConfig(values);
   if (typeof config === 'string') return config;
   const limits = goodsOf(unit);
-  return {
+  const scenario: Scenario = {
     config,
     template: unit.application,
     choice: { ...choiceOf(unit), ...heaterOf(unit, values) },
@@ -49,7 +50,20 @@ export function unitScenario(
       max: limits.max ? baseValue(limits.max.value) : null,
     },
   };
+  return withOwnPlant(scenario, unit);
 }
+
+/** The unit's own box in the place of the usual one, where it was learned. Its days are ordinary ones: the door evenly through the hours of business, no warm spell. */
+function withOwnPlant(scenario: Scenario, { learned, doorUse = 'normal' }: UnitDescription): Scenario {
+  if (!learned || !isLearnable(scenario)) return scenario;
+  // Its door was learned against how it is used; another use stays another.
+  const at = pointOf({ ...scenario, doorUse }, learned);
+  return { ...scenario, own: ownPlantAt(scenario, at, { seed: null, weather: [] }) };
+}
+
+/** Whether a run is that of a box that is cooled: nothing else is learned from a log. */
+export const isLearnable = ({ tank, engine, config }: Scenario): boolean =>
+  !tank && !engine && !config.stage.heat;
 
 /** A bottle of glycol follows the air by this, s (common practice: ten to twenty minutes). */
 const BOTTLE_LAG = 900;

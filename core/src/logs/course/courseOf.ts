@@ -11,6 +11,8 @@ import type { CourseProblem } from './problem.ts';
 /** A log as a course, or why there is none. */
 export interface CourseFound {
   readonly course: Course | null;
+  /** When the course begins, in the seconds of the log. */
+  readonly begins: number;
   readonly problems: readonly CourseProblem[];
 }
 
@@ -29,6 +31,7 @@ export function courseOf(log: Log, values: SettingValues): CourseFound {
   const problems: CourseProblem[] = [];
   const fail = (code: CourseProblem['code'], numbers: CourseProblem['numbers'] = {}): CourseFound => ({
     course: null,
+    begins: log.time[0] ?? 0,
     problems: [...problems, { code, fatal: true, numbers }],
   });
   if (!log.values.air) return fail('noAir');
@@ -59,7 +62,7 @@ export function courseOf(log: Log, values: SettingValues): CourseFound {
   if (analysis.tooCoarse !== null && !(piece.values.compressor && rows >= LEAST_ROWS_WITH_OUTPUTS))
     return fail('tooCoarse', { minutes: analysis.step / 60 });
   if (starts < LEAST_STARTS) return fail('fewCycles', { starts, hours });
-  return { course: courseFrom(piece, config, analysis, cooling), problems };
+  return { course: courseFrom(piece, config, analysis, cooling), begins: piece.time[0]!, problems };
 }
 
 /** So far from the settings' own band no thermometer is off, K. */

@@ -1,4 +1,5 @@
 import { fileProblem, isFileProblem, readHeader, type FileProblem } from '../../foundation/files/index.ts';
+import { isQuantity } from '../../foundation/quantities/index.ts';
 import type { Sentence } from '../../foundation/sentences/index.ts';
 import { parameterIds, parameters, type ParameterId } from './parameters.ts';
 
@@ -62,7 +63,7 @@ export const drawnColumns = ['startsSeen', 'dutyPercent', 'defrostMinutes', 'air
 export function readBox(data: unknown): BoxFile | FileProblem {
   const header = readHeader(data, 'brine-dial/box', 1);
   if (isFileProblem(header)) return header;
-  const { parameters: values, fit, covariance, drawn } = header.data;
+  const { parameters: values, fit, covariance, drawn, findings = [] } = header.data;
   const list = record(values);
   if (!list)
     return fileProblem('parameters', 'expected the parameters of a box, each with a value and an error');
@@ -73,6 +74,8 @@ export function readBox(data: unknown): BoxFile | FileProblem {
     if (!finite(one['error']) || one['error'] < 0)
       return fileProblem(`parameters.${id}.error`, 'expected a number of 0 or more');
   }
+  if (!Array.isArray(findings) || !findings.every(isFinding))
+    return fileProblem('findings', 'expected a list of findings, each with a code, a severity and a message');
   const fitted = record(fit);
   for (const name of ['startsPerHour', 'dutyPercent'] as const)
     if (!pair(fitted?.[name])) return fileProblem(`fit.${name}`, 'expected measured and model');
@@ -86,7 +89,7 @@ export function readBox(data: unknown): BoxFile | FileProblem {
     );
   if (drawn !== undefined && !rowsOfDraws(drawn))
     return fileProblem('drawn', `expected rows of ${drawnColumns.join(', ')}, each a number or null`);
-  return header.data as unknown as BoxFile;
+  return { findings, ...header.data } as unknown as BoxFile;
 }
 
 const record = (value: unknown): Readonly<Record<string, unknown>> | null =>
@@ -95,6 +98,17 @@ const record = (value: unknown): Readonly<Record<string, unknown>> | null =>
     : null;
 
 const finite = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
+
+function isFinding(value: unknown): boolean {
+  const one = record(value);
+  const message = one?.['message'];
+  return (
+    typeof one?.['code'] === 'string' &&
+    ['error', 'warning', 'note'].includes(String(one['severity'])) &&
+    (typeof message === 'string' ||
+      (Array.isArray(message) && message.every((part) => typeof part === 'string' || isQuantity(part))))
+  );
+}
 
 function pair(value: unknown): boolean {
   const both = record(value);

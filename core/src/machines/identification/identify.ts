@@ -59,6 +59,10 @@ export function openLoopBox(
   };
 }
 
+/** Defrosts that the log does not show would leave all the frost of a model on its coil: it is run dry then. */
+export const isDry = ({ config }: Scenario, { defrosts }: Course): boolean =>
+  config.defrost.method !== 'none' && defrosts.length === 0;
+
 /** Learns a box along a course. Null where it was stopped. */
 export function identify({ course, scenario, progress = () => true }: Identification): Learned | null {
   const { config } = scenario;
@@ -67,8 +71,7 @@ export function identify({ course, scenario, progress = () => true }: Identifica
   const checks = checksOf(course, config, { from: SETTLES_H * 3600, step: track.step });
   const room = roomFor(track);
   const end = config.defrost.byTemperature ? config.defrost.endTemperature : null;
-  // Defrosts that the log does not show would leave all the frost of a model on its coil: it is run dry then.
-  const dry = config.defrost.method !== 'none' && course.defrosts.length === 0;
+  const dry = isDry(scenario, course);
   const runAt = (at: Float64Array) =>
     runAlong(track, openLoopBox(usual, scenario, at, { doorLogged: course.door !== null, dry }), room);
   const deviatedAt = (at: Float64Array) => deviations(checks, runAt(at), end);

@@ -6,15 +6,22 @@ import { figuresOf, type DayFigures } from './figuresOf.ts';
 import { loggerAt, ownPlantAt } from './ownPlantAt.ts';
 
 /** A figure with its 80 % interval. */
-interface PredictedFigure {
+export interface PredictedFigure {
   readonly value: number;
   readonly low: number;
   readonly high: number;
 }
 
 /** What is predicted of days under other settings. */
-type PredictedId =
-  'startsPerHour' | 'dutyPercent' | 'defrostMinutes' | 'defrostsPerDay' | 'airMean' | 'airMax';
+export const predictedIds = [
+  'startsPerHour',
+  'dutyPercent',
+  'defrostMinutes',
+  'defrostsPerDay',
+  'airMean',
+  'airMax',
+] as const;
+export type PredictedId = (typeof predictedIds)[number];
 
 /** What days under other settings will come to; air as the logging thermometer reads it, °C. Null where there is none of it. */
 export type Predicted = Readonly<Record<PredictedId, PredictedFigure | null>>;
@@ -71,7 +78,7 @@ export type Measured = LoggedDays & {
  * What a model still misses, besides what it does not know of the box: one standard error of a figure that was carried from measured days to days under other settings; a share of it, or in its own unit. From boxes
  * that are built otherwise (docs/identification.md).
  */
-const MISSES = { starts: 0.05, duty: 1.2, defrost: 0.05, airMean: 0.12, airMax: 0.6 } as const;
+const MISSES = { starts: 0.05, duty: 1.2, defrost: 0.05, airMean: 0.12, airMax: 0.5 } as const;
 /** Duty that was read from the turns of the air, for want of a compressor column, %. */
 const DUTY_FROM_TURNS = 3;
 

@@ -163,7 +163,7 @@ const TOGETHER = 3;
 const TRIMMED = 1.1;
 
 /** Errors are larger by this than the comparisons alone say: steps are not seconds, and comparisons hang together more than they are counted (from logs of known boxes, docs/identification.md). */
-const MODEL_ERROR = 3;
+const MODEL_ERROR = 3.5;
 
 /** Comparisons by group: where they stand in the list. */
 export type Groups = readonly {

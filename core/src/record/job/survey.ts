@@ -14,6 +14,7 @@ import {
 } from '../../controllers/definitions/index.ts';
 import { isFileProblem, type FileProblem } from '../../foundation/files/index.ts';
 import { typedFacts } from './facts.ts';
+import { learnedValues } from './learnedBox.ts';
 import { isApplication, isMachine } from '../../foundation/settings/index.ts';
 import { allStanding, standing, type JobState } from '../fold/index.ts';
 import { findQuestion, questionsFor, type Question, type QuestionId } from '../../judgement/survey/index.ts';
@@ -87,12 +88,14 @@ function readSurvey(
     typeof supplyText === 'string' ? readSupplyText(supplyText, application === 'vehicleFridge') : null;
   const facts = typedFacts(state);
   const measured = Object.keys(facts).length > 0 ? { facts } : {};
+  const learned = learnedValues(state, application);
   return readUnit({
     format: UNIT_FORMAT,
     name,
     ...fields,
     ...unasked,
     ...measured,
+    ...(learned && { learned }),
     ...(supply && { supply }),
     ...(answers.get('goods') === 'own' && { product: ownProduct(answers) }),
     ...(typeof answers.get('probeType') === 'string' && { probeTypes: [answers.get('probeType')] }),

@@ -45,3 +45,7 @@ export * from './runOnStep.ts';
 export * from './hours.ts';
 export * from './serviced.ts';
 export * from './alarmSign.ts';
+export * from './learned.ts';
+export * from './boxChoice.ts';
+export * from './predicted.ts';
+export * from './heldAgainst.ts';

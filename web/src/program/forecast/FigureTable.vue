@@ -12,6 +12,8 @@ const props = defineProps<{
   days: number;
   unit: UnitDescription;
   machine: PlantKind;
+  /** What the unit's own box says stands above with its ranges: it is not told twice. */
+  own?: boolean;
 }>();
 const display = useDisplay();
 /** As the judgement writes it: one rounding for one number. */
@@ -29,8 +31,12 @@ const rows = computed(() => {
     line('First outside its limits after', (f) =>
       f.minutesUntilOutside === null ? 'never' : minutes(f.minutesUntilOutside),
     ),
-    line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
-    line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
+    ...(props.own
+      ? []
+      : [
+          line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
+          line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
+        ]),
     line('Shortest off-cycle', (f) => minutes(f.shortestRestMinutes)),
     // A tank has no coil that frosts.
     ...(water ? [] : ofTheCoil()),
@@ -49,7 +55,7 @@ const rows = computed(() => {
 });
 const ofTheCoil = () => [
   line('Defrosts: by temperature / by time', (f) => `${f.defrosts.temperature} / ${f.defrosts.time}`),
-  line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
+  ...(props.own ? [] : [line('Longest defrost', (f) => minutes(f.longestDefrostMinutes))]),
   line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
   line('Water left after the drip time, at most', (f) => grams(f.waterLeftAfterDrain)),
   line('Ice grown over the run', (f) => grams(f.iceGrown)),
@@ -65,7 +71,7 @@ function line(name: string, of: (figures: Figures) => string) {
     <thead>
       <tr>
         <th>
-          {{ days === 1 ? 'A day' : `${days} days` }}
+          {{ days === 1 ? (own ? 'The day drawn above' : 'A day') : `${days} days` }}
           {{ machine === 'tank' ? 'of this water' : 'in this box' }}
         </th>
         <th v-for="run in runs" :key="run.name" class="!text-right">{{ run.name }}</th>

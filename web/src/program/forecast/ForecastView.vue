@@ -13,6 +13,8 @@ import DayStrip from '../../shared/strip/DayStrip.vue';
 import FigureTable from './FigureTable.vue';
 import ReplayLog from './ReplayLog.vue';
 import VariantChoice from './VariantChoice.vue';
+import OwnForecast from './OwnForecast.vue';
+import BoxLine from '../../shared/ownBox/BoxLine.vue';
 import { useVariantRuns } from './useVariantRuns.ts';
 
 /** What the values will do: simulated days of this unit, with up to three other sets of values under them, and what if something breaks. */
@@ -62,11 +64,13 @@ function saidOf(id: string, result: Simulated): readonly string[] {
   return foundIn({ machine: machine.value, seen }).map(({ message }) => display.words(message));
 }
 const dayNames = [1, 3, 7, 30] as const;
+const own = computed(() => props.unit.learned !== undefined && machine.value === 'box');
 </script>
 
 <template>
   <div class="flex flex-col gap-4 max-lg:gap-3 lg:gap-2" data-test="forecast">
     <FormProblem :message="problem" />
+    <BoxLine />
     <div class="flex flex-wrap items-center gap-x-6 gap-y-2 text-[14px]">
       <label class="flex flex-wrap items-center gap-2"
         >What if:
@@ -105,7 +109,9 @@ const dayNames = [1, 3, 7, 30] as const;
         {{
           machine === 'tank'
             ? 'Estimated for a tank of the water, chiller and room that stand under Tools'
-            : `Estimated for a ${applicationNames[unit.application].toLowerCase()} ${ownSize ? 'of its own size' : 'of usual size'}`
+            : own
+              ? 'One ordinary day of this unit’s own box'
+              : `Estimated for a ${applicationNames[unit.application].toLowerCase()} ${ownSize ? 'of its own size' : 'of usual size'}`
         }}, after a day to settle.
       </p>
     </div>
@@ -128,18 +134,23 @@ const dayNames = [1, 3, 7, 30] as const;
         </ul>
       </div>
     </div>
+    <OwnForecast v-if="own && fault === ''" :unit="unit" :variants="chosen" />
     <FigureTable
       v-if="runs.length > 0"
       class="max-w-3xl"
       :days="days"
       :unit="unit"
       :machine="machine"
+      :own="own && fault === ''"
       :runs="runs.map((run) => ({ name: run.name, figures: run.result.figures }))"
     />
     <ReplayLog :variants="chosen" />
     <p class="text-[14px] text-soft">
-      A simulation is an estimate: it knows the kind of box, its ambient and its door, not this coil’s dirt.
-      Prove it at the unit.
+      {{
+        own
+          ? 'A simulation is an estimate: it knows what one log told of this unit. Hold the next log against it.'
+          : 'A simulation is an estimate: it knows the kind of box, its ambient and its door, not this coil’s dirt. Prove it at the unit.'
+      }}
     </p>
   </div>
 </template>

@@ -9,6 +9,7 @@ import { goalIds, goals, tuningTask, type GoalId } from '@brine/core/judgement/t
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
 import FormProblem from '../../shared/ui/FormProblem.vue';
+import BoxLine from '../../shared/ownBox/BoxLine.vue';
 import TradeOff from './TradeOff.vue';
 import { useTuning } from './useTuning.ts';
 
@@ -61,6 +62,7 @@ function take() {
 
 <template>
   <div class="flex flex-col gap-4" data-test="tune">
+    <BoxLine />
     <div class="flex flex-wrap items-end gap-x-6 gap-y-2 text-[14px]">
       <label class="flex max-w-full min-w-0 flex-wrap items-center gap-2"
         >What for:

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { LogLayout } from '@brine/core/logs/reading';
+import { isLearnable, unitScenario } from '@brine/core/judgement/tuning';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
@@ -9,7 +10,9 @@ import FindingLine from '../../shared/ui/FindingLine.vue';
 import FormProblem from '../../shared/ui/FormProblem.vue';
 import FaultSpeedBox from './FaultSpeedBox.vue';
 import PairedProbeBox from './PairedProbeBox.vue';
+import HeldBox from './HeldBox.vue';
 import LayoutForm from './LayoutForm.vue';
+import LearnBox from './LearnBox.vue';
 import LogStrip from './LogStrip.vue';
 import { figureLines } from './logWords.ts';
 import { useLog } from './useLog.ts';
@@ -36,6 +39,13 @@ const tidied = computed(() => {
       : '',
   ];
   return `${parts.filter(Boolean).join('; ')}.`;
+});
+/** A log of the air of a box that is cooled: what else there is has no box to be learned. */
+const learns = computed(() => {
+  const { unit, inForce } = job.program.value;
+  if (!unit || !read.value?.log.values.air) return false;
+  const scenario = unitScenario(unit, inForce);
+  return typeof scenario !== 'string' && isLearnable(scenario);
 });
 function choose(event: Event) {
   const input = event.target as HTMLInputElement;
@@ -129,7 +139,9 @@ const change = (next: LogLayout) => (layout.value = next);
         :air="read.log.values.air"
         :plate="read.log.values.coil"
       />
+      <HeldBox v-if="read.log.values.air" :read="read" :kept="sent" />
       <LogStrip v-if="read.log.values.air" :log="read.log" />
+      <LearnBox v-if="learns" :read="read" />
       <table class="table-plain max-w-4xl" data-test="log-figures">
         <thead>
           <tr>
