@@ -280,6 +280,7 @@ export const coreRooms = {
     'controllers/definitions',
     'foundation/quantities',
     'judgement/commissioning',
+    'judgement/learning',
     'record/entries',
     'record/fold',
   ],

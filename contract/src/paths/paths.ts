@@ -53,6 +53,7 @@ export const paths = {
   keepRun: { method: 'post', path: '/practice/runs' },
   startReview: { method: 'post', path: '/reviews' },
   review: { method: 'get', path: '/reviews/:id' },
+  predictions: { method: 'get', path: '/predictions' },
   works: { method: 'get', path: '/work' },
   work: { method: 'get', path: '/work/:id' },
   stopWork: { method: 'delete', path: '/work/:id' },

@@ -23,6 +23,8 @@ const unitJudged = object({
   ),
   /** Codes of its control, and how many of them do not hold in the unit what is planned, as far as anybody has seen. */
   codes: object({ planned: count(), notYet: count() }).nullable().optional().default(null),
+  /** It was judged on its own box, learned from its log, not on the usual one of its kind. */
+  ownBox: flag().optional(),
   advised: object({ sound: flag(), change: sentence().nullable(), reason: sentence() }).nullable().defined(),
 });
 export type UnitJudged = DeepReadonly<InferType<typeof unitJudged>>;
@@ -49,6 +51,14 @@ const review = object({
 export type Review = DeepReadonly<InferType<typeof review>>;
 
 export const reviewRoutes = {
+  predictions: contract({
+    ...paths.predictions,
+    summary: 'How predictions of all units came true, as their next logs showed',
+    access: 'viewer',
+    answer: object({
+      score: object({ logs: count(), came: count(), figures: count(), inside: count() }).required(),
+    }),
+  }),
   startReview: contract({
     ...paths.startReview,
     summary:

@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { EntryBody } from '@brine/core/record/entries';
+import type { Held } from '@brine/core/record/history';
 import { insert } from '../database/insert.ts';
 import { entryEntity, type StoredEntry } from './entry.entity.ts';
 
@@ -111,6 +112,13 @@ export function entryRepository(em: EntityManager) {
           order by e.body ->> 'kind', e.received_at desc, e.sequence desc`,
         [unitId, ...kinds],
       ),
+    /** Logs that were held against predictions, in all jobs, in the order they were received. */
+    async held(): Promise<readonly Held[]> {
+      const rows = await em.execute<{ body: Held }[]>(
+        `select body from entry where body ->> 'kind' = 'heldAgainst' order by received_at, sequence`,
+      );
+      return rows.map(({ body }) => body);
+    },
     create: (entry: StoredEntry) => insert(em, entryEntity, entry),
     /** Adds entries written as JSON with the names of the columns; the database reads them by itself. */
     createFromJson: (json: string, jobId: string, authorId: string, receivedAt: Date) =>

@@ -30,6 +30,7 @@ export function reviewJob({
 export function reviewUnit(asked: JudgementInput, goal: GoalId | null): UnitJudged {
   return {
     codes: null,
+    ...(asked.unit.learned && { ownBox: true }),
     findings: judgement(asked).findings.map(({ code, severity, message, remedy }) => ({
       code,
       severity,

@@ -1,4 +1,5 @@
 import type { Review, Work } from '@brine/contract/routes';
+import { predictionScore, type PredictionScore } from '@brine/core/record/history';
 import { goals, type GoalId } from '@brine/core/judgement/tuning';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
@@ -31,4 +32,10 @@ export function readReview(services: Services, person: SignedIn, id: string, aft
       units: lines.map(({ nth: _, ...line }) => line),
     };
   });
+}
+
+/** How the predictions of all units came true so far. */
+export async function readPredictions(services: Services): Promise<PredictionScore> {
+  const held = await services.database.transaction(({ entries }) => entries.held());
+  return predictionScore(held);
 }

@@ -15,7 +15,9 @@ const grave = computed(() => props.unit.judged?.findings.filter((f) => f.severit
   <tr class="align-top">
     <td>
       <RouterLink class="link" :to="`/jobs/${unit.jobId}/program/plan`">{{ unit.unit }}</RouterLink>
-      <span class="block text-[14px] text-soft">{{ unit.site }}</span>
+      <span class="block text-[14px] text-soft"
+        >{{ unit.site }}<template v-if="unit.judged?.ownBox">; judged on its own box</template></span
+      >
     </td>
     <td>
       <span v-if="unit.problem" class="text-alarm">! {{ unit.problem }}</span>

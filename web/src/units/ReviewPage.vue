@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
+import { scoreWords } from '@brine/core/record/history';
 import { goalIds, goals, type GoalId } from '@brine/core/judgement/tuning';
 import type { Review } from '@brine/contract/routes';
 import { request } from '../shared/api/client.ts';
@@ -19,6 +20,12 @@ const { work, goal, units, problem, follow, start, stop, isRunning } = useReview
 const wanted = ref<GoalId | ''>('');
 const running = computed(() => work.value !== null && isRunning(work.value));
 
+/** How what was predicted of units came true, over all of them. */
+const came = ref('');
+onMounted(async () => {
+  const answer = await request('predictions').catch(() => null);
+  if (answer) came.value = scoreWords(answer.score);
+});
 /** The one named in the address, else the last one that this person may see. */
 onMounted(async () => {
   const named = route.query['id'];
@@ -62,8 +69,9 @@ const shown = ref(AT_ONCE);
     </div>
     <p class="hint mt-1 max-w-3xl">
       The newest job of each unit: its settings against the rules of the trade and on a simulated day of its
-      own box. An estimate. It goes on when this page is closed.
+      box. An estimate. It goes on when this page is closed.
     </p>
+    <p v-if="came" class="mt-1 max-w-3xl" data-test="came-true">{{ came }}</p>
     <div class="mt-3 flex min-h-11 flex-wrap items-center gap-3">
       <label class="flex flex-wrap items-center gap-2 text-[14px]"
         >Tune besides for

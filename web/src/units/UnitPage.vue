@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { unitHistory, type HistoryJob, type KeptSheet } from '@brine/core/record/history';
+import {
+  predictionScore,
+  scoreWords,
+  unitHistory,
+  type HistoryJob,
+  type KeptSheet,
+} from '@brine/core/record/history';
 import { sameCodeValue } from '@brine/core/controllers/definitions';
 import { printNumber } from '@brine/core/foundation/quantities';
 import { isSettingId, settingOf } from '@brine/core/foundation/settings';
@@ -76,6 +82,16 @@ const compared = computed(() => {
   });
   return { rows: rows.filter((r) => r.differs), same: rows.filter((r) => !r.differs).length };
 });
+/** How what was predicted of it came true. */
+const came = computed(() =>
+  scoreWords(
+    predictionScore(
+      jobs.value.flatMap(({ entries }) =>
+        entries.flatMap(({ body }) => (body.kind === 'heldAgainst' ? [body] : [])),
+      ),
+    ),
+  ),
+);
 /** Whether anything stands beside the history. */
 const more = computed(() => {
   const { drift, followUps, calibrations, alarms, sheets, papers, logs, pictures } = history.value;
@@ -111,6 +127,7 @@ const overdue = (due: string) => due < today;
           >New job on it</RouterLink
         >
       </p>
+      <p v-if="came" class="mt-4 max-w-3xl" data-test="came-true">{{ came }}</p>
       <InItNow class="mt-6" :jobs="jobs" :name="unit?.name ?? ''" />
       <div
         class="mt-5 grid gap-x-12 gap-y-8"

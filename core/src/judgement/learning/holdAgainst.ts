@@ -49,13 +49,22 @@ export function holdAgainst(
   const measured = course ? measuredOf(course) : standingOf(log, values);
   return figures.flatMap(({ figure, value, low, high }): readonly HeldFigure[] => {
     const is = measured[figure];
-    return is === null ? [] : [{ figure, value, low, high, measured: is, stands: stands(figure, is) }];
-
-    function stands(id: PredictedId, x: number): Stands {
-      if (x >= low && x <= high) return 'inside';
-      return Math.abs(x - value) <= close[id](x) ? 'near' : 'off';
-    }
+    if (is === null) return [];
+    const held = { figure, value, low, high, measured: is };
+    return [{ ...held, stands: standsOf(held) }];
   });
+}
+
+/** How a measured figure stands to its prediction. */
+export function standsOf({
+  figure,
+  measured,
+  value,
+  low,
+  high,
+}: PredictedFigure & { readonly figure: PredictedId; readonly measured: number }): Stands {
+  if (measured >= low && measured <= high) return 'inside';
+  return Math.abs(measured - value) <= close[figure](measured) ? 'near' : 'off';
 }
 
 function measuredOf(course: Course): Readonly<Record<PredictedId, number | null>> {

@@ -1,3 +1,3 @@
-export { type HeldFigure, holdAgainst } from './holdAgainst.ts';
+export { type HeldFigure, holdAgainst, standsOf } from './holdAgainst.ts';
 export { type Learning, learnUnit } from './learnUnit.ts';
 export { predictUnit } from './predictUnit.ts';

@@ -1,3 +1,4 @@
+export { type Held, type PredictionScore, predictionScore, scoreWords } from './predictions.ts';
 export {
   type HistoryJob,
   type HistoryLine,

@@ -27,6 +27,8 @@ const columns = computed(() =>
       :variant="variant"
       @predicted="(found) => keep(variant.id, found)"
     />
-    <OwnFigures v-if="columns.length > 0" class="max-w-3xl" :columns="columns" />
+    <div v-if="columns.length > 0" class="max-w-3xl overflow-x-auto">
+      <OwnFigures :columns="columns" />
+    </div>
   </div>
 </template>

@@ -34,12 +34,12 @@ const range = (id: PredictedId, { low, high }: PredictedFigure) =>
 
 <template>
   <table class="table-plain" data-test="own-figures">
+    <caption class="pb-1 text-left text-[14px] text-soft">
+      Most likely, and from what to what in four of five cases.
+    </caption>
     <thead>
       <tr>
-        <th>
-          This unit’s coming days
-          <span class="hint block font-normal">most likely, and from what to what in four of five cases</span>
-        </th>
+        <th>This unit’s coming days</th>
         <th v-for="column in columns" :key="column.id">{{ column.name }}</th>
       </tr>
     </thead>
@@ -50,7 +50,9 @@ const range = (id: PredictedId, { low, high }: PredictedFigure) =>
           <template v-if="cell">
             <span class="font-mono font-semibold whitespace-nowrap">{{
               words(row.id, cell.value)
-            }}</span><span class="ml-2 whitespace-nowrap text-soft">{{ range(row.id, cell) }}</span>
+            }}</span><span class="block text-soft sm:ml-2 sm:inline sm:whitespace-nowrap">{{
+              range(row.id, cell)
+            }}</span>
             <RangeBar :figure="cell" :from="row.from" :to="row.to" />
           </template>
           <template v-else>none</template>

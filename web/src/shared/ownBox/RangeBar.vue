@@ -18,7 +18,7 @@ const range = computed(() => ({
 </script>
 
 <template>
-  <span class="relative block h-3.5 min-w-24" aria-hidden="true">
+  <span class="relative block h-3.5 min-w-14 sm:min-w-24" aria-hidden="true">
     <span class="absolute inset-x-0 top-1/2 border-t border-hairline"></span>
     <span class="absolute top-1/2 h-1.5 -translate-y-1/2 rounded-sm bg-brine/45" :style="range"></span>
     <span
