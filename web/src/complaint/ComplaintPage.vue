@@ -15,7 +15,9 @@ import {
   type Decision,
   type SignId,
 } from '@brine/core/judgement/complaints';
+import { differences, type Difference } from '@brine/core/judgement/learning';
 import { allStanding, standing } from '@brine/core/record/fold';
+import { earlierBoxOf, learnedBoxOf } from '@brine/core/record/job';
 import { isMachine } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
@@ -56,12 +58,31 @@ const profiles = computed(() =>
 const logged = computed(() =>
   job.proving.value.logs.length === 0 ? null : job.proving.value.logs.flatMap((log) => log.findings),
 );
+/** What the unit's own box says of causes, against what was learned before or against the usual one. */
+const said = computed<readonly Difference[]>(() => {
+  const { unit, inForce: values } = job.program.value;
+  const box = learnedBoxOf(job.state.value)?.box;
+  return unit && box
+    ? differences({ unit, values, box, earlier: earlierBoxOf(job.state.value)?.box ?? null })
+    : [];
+});
+/** What is said clearly for a cause, in words. */
+const learnedFor = (cause: string) => said.value.find((d) => d.cause === cause && d.times > 1.5) ?? null;
 const application = computed(() => job.program.value.unit?.application ?? 'reachInRefrigerator');
 const asked = computed(() => signsFor(application.value));
 const machine = computed(() => isMachine(application.value));
-const any = computed(() => Object.keys(signs.value).length + Object.keys(checks.value).length > 0);
+const any = computed(
+  () =>
+    Object.keys(signs.value).length + Object.keys(checks.value).length > 0 ||
+    said.value.some((d) => d.times > 3),
+);
 const ranked = computed(() =>
-  rankCauses(profiles.value, { signs: signs.value, checks: checks.value, logged: logged.value }),
+  rankCauses(profiles.value, {
+    signs: signs.value,
+    checks: checks.value,
+    logged: logged.value,
+    learned: Object.fromEntries(said.value.map(({ cause, times }) => [cause, times])),
+  }),
 );
 const shown = computed(() => ranked.value.filter((r, i) => i < 3 || r.odds > 0.05).slice(0, 7));
 const next = computed(() => rankChecks(ranked.value, checks.value).slice(0, 3));
@@ -164,6 +185,9 @@ const toCauses = () => document.querySelector('[data-test="causes"]')?.scrollInt
                     }}{{ r.fromSimulation ? ', as its simulated day shows' : '' }}.</template
                   >
                   <template v-if="r.logAgrees.length > 0"> The log reports it too.</template>
+                  <template v-if="learnedFor(r.cause.id)">
+                    Its own box says so: {{ display.words(learnedFor(r.cause.id)!.words) }}</template
+                  >
                   <template v-if="r.against.length > 0">
                     Does not explain:
                     {{ r.against.map((s) => signNames[s].toLowerCase()).join(', ') }}.</template

@@ -15,6 +15,8 @@ export interface Evidence {
   readonly checks: Answers<CheckId>;
   /** What a log said, or null where there is none. */
   readonly logged: readonly LogFindingCode[] | null;
+  /** What the unit's own box, learned from a log, says of causes: how many times likelier the log is with each than without it. */
+  readonly learned?: Readonly<Record<string, number>>;
 }
 
 /** A cause weighed. */
@@ -69,8 +71,8 @@ export function rankCauses(profiles: readonly Profile[], evidence: Evidence): re
     .sort((a, b) => b.odds - a.odds);
 }
 
-function weigh(profile: Profile, { signs, checks, logged }: Evidence): number {
-  let weight = profile.cause.share;
+function weigh(profile: Profile, { signs, checks, logged, learned = {} }: Evidence): number {
+  let weight = profile.cause.share * (learned[profile.cause.id] ?? 1);
   for (const sign of signIds) {
     const seen = signs[sign];
     if (seen === undefined) continue;

@@ -5,15 +5,13 @@ import {
   carriedOver,
   drawnColumns,
   drawnFigures,
-  parameterIds,
-  parameters,
   pointOf,
   type BoxFile,
   type LoggedDays,
-  type ParameterId,
   type Predicted,
 } from '../../machines/identification/index.ts';
 import { unitScenario } from '../tuning/index.ts';
+import { covarianceOf, naturalPoint } from './boxPoint.ts';
 import { usualOf } from './usualOf.ts';
 
 /** What is asked of a learned box. */
@@ -44,11 +42,7 @@ export function predictUnit({
     warmUpHours: 24,
   });
   if (typeof scenario === 'string') return scenario;
-  const natural = Object.fromEntries(parameterIds.map((id) => [id, box.parameters[id].value])) as Record<
-    ParameterId,
-    number
-  >;
-  const at = pointOf(scenario, natural);
+  const at = pointOf(scenario, naturalPoint(box));
   const drawn = drawnOf(box);
   const after = drawnFigures(
     scenario,
@@ -86,20 +80,4 @@ function modelDays({ fit }: BoxFile): LoggedDays {
     airMean: fit.airMean?.model ?? 0,
     airDayMax: fit.airDayMax?.model ?? 0,
   };
-}
-
-/** How the parameters err together; each for itself where the file does not say. */
-function covarianceOf({ covariance, parameters: values }: BoxFile): Float64Array {
-  const n = parameters.length;
-  const square = new Float64Array(n * n);
-  for (const [i, { id, scale, spread }] of parameters.entries()) {
-    if (covariance) square.set(covariance[i]!, i * n);
-    else {
-      const { value, error } = values[id];
-      const own = scale === 'factor' ? error / Math.max(Math.abs(value), Number.MIN_VALUE) : error;
-      // Fitted as a share, written in watts.
-      square[i * n + i] = Math.max(1e-8, (id === 'constantHeat' ? spread : own) ** 2);
-    }
-  }
-  return square;
 }

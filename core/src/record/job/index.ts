@@ -1,6 +1,6 @@
 export { boxFactsOf, factsOf, frostLooksOf, humidityOf } from './facts.ts';
 export { judgementInput } from './judged.ts';
-export { boxMark, learnedBoxOf, predictionOf, staleWords } from './learnedBox.ts';
+export { boxMark, earlierBoxOf, learnedBoxOf, predictionOf, staleWords } from './learnedBox.ts';
 export { type ChosenValue, defaultDecision, type Program, programOf, type ProgramRow } from './program.ts';
 export {
   byGroup,

@@ -2,7 +2,7 @@ import { markOf } from '../../foundation/files/index.ts';
 import { parameterIds, type BoxFile } from '../../machines/identification/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import { standing, type JobState } from '../fold/index.ts';
+import { added, standing, type JobState } from '../fold/index.ts';
 import type { EntryBody } from '../entries/index.ts';
 
 /** A unit's own box as it stands in a job. */
@@ -25,7 +25,7 @@ export interface LearnedBox {
 
 /** The unit's own box of a job, used or not; null where nothing was learned. */
 export function learnedBoxOf(state: JobState): LearnedBox | null {
-  const head = state.registers.get('learned')?.at(-1)?.entry;
+  const head = added(state, 'learned').at(-1)?.entry;
   if (head?.body.kind !== 'learned' || head.body.box === null) return null;
   const { box, name, from, to, unit } = head.body;
   const choice = standing(state, 'boxChoice', 'boxChoice');
@@ -40,6 +40,19 @@ export function learnedBoxOf(state: JobState): LearnedBox | null {
     used: choice?.use !== 'usual',
     why: choice?.why ?? '',
   };
+}
+
+/** What was learned of the unit before, to be compared with; null where it was learned once. A box of another unit mark is another box. */
+export function earlierBoxOf(state: JobState): { readonly box: BoxFile; readonly at: string } | null {
+  const now = learnedBoxOf(state);
+  const before = added(state, 'learned')
+    .slice(0, -1)
+    .flatMap(({ entry: { body, deviceTime } }) =>
+      body.kind === 'learned' && body.box !== null && body.unit === now?.unit
+        ? [{ box: body.box, at: deviceTime }]
+        : [],
+    );
+  return now ? (before.at(-1) ?? null) : null;
 }
 
 /** The values of the unit's own box that runs are made with; none where the usual box is used, or where it was learned of another kind of unit. */

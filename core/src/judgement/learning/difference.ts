@@ -1,0 +1,126 @@
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import { quantity } from '../../foundation/quantities/index.ts';
+import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
+import type { UnitDescription } from '../../foundation/unit/index.ts';
+import { parameters, pointOf, type BoxFile, type ParameterId } from '../../machines/identification/index.ts';
+import { unitScenario } from '../tuning/index.ts';
+import { covarianceOf, naturalPoint } from './boxPoint.ts';
+import { usualOf } from './usualOf.ts';
+
+/** What a cause changes of a box: by how much in the mean (logarithm of a factor, kelvins of an offset), and how much that differs from case to case. */
+type Change = Readonly<Partial<Record<ParameterId, readonly [mean: number, spread: number]>>>;
+
+/**
+ * Causes by what they change of a box (common practice; ours in their size, tried on simulated cases in `difference.test.ts`). Two that change the same are told apart by nothing in a log: they share what it says.
+ */
+const changes: Readonly<Record<string, Change>> = {
+  dirtyCondenser: { capacity: [-0.3, 0.15] },
+  lowCharge: { capacity: [-0.55, 0.25] },
+  door: { doorUse: [0.8, 0.4], wallLoss: [0.25, 0.2] },
+  deadFan: { coilToAir: [-0.6, 0.3] },
+  shortDefrost: { coilToAir: [-0.4, 0.25] },
+  seldomDefrost: { coilToAir: [-0.4, 0.25] },
+  deadHeater: { heater: [-0.7, 0.35] },
+  probeCold: { loggerOffset: [3, 1] },
+  probeWarm: { loggerOffset: [-3, 1] },
+  probeInSupply: { loggerOffset: [2.5, 1] },
+};
+
+/** What a learned box is compared with: its own earlier one, or the usual of its kind. */
+export interface Compared {
+  readonly unit: UnitDescription;
+  readonly values: SettingValues;
+  readonly box: BoxFile;
+  readonly earlier: BoxFile | null;
+}
+
+/** What a learned box says of one cause. */
+export interface Difference {
+  /** The cause, by its id in the complaint finder. */
+  readonly cause: string;
+  /** How many times likelier the log is with this cause than without it. */
+  readonly times: number;
+  readonly words: Sentence;
+}
+
+/** What a sound box drifts by from one log to the next, in what is fitted. Ours. */
+const DRIFT = 0.08;
+/** No log is believed beyond this either way: the model errs as well. */
+const MOST_TIMES = 30;
+
+/**
+ * How a learned box speaks for and against causes, by Bayes' factors: how likely what the log said of a parameter is where the cause changed it, against a sound box. A parameter's own say is what its posterior adds to its
+ * prior (both normal); parameters are taken each for itself. Empty where the unit cannot be run.
+ */
+export function differences({ unit, values, box, earlier }: Compared): readonly Difference[] {
+  const scenario = unitScenario(usualOf(unit), values);
+  if (typeof scenario === 'string') return [];
+  const at = pointOf(scenario, naturalPoint(box));
+  const errors = errorsOf(box);
+  const before = earlier && { at: pointOf(scenario, naturalPoint(earlier)), errors: errorsOf(earlier) };
+  return Object.entries(changes).flatMap(([cause, change]): readonly Difference[] => {
+    let [log, most] = [0, { by: 0, i: -1 }];
+    for (const [id, [mean, spread]] of Object.entries(change) as [ParameterId, readonly [number, number]][]) {
+      const i = parameters.findIndex((p) => p.id === id);
+      const said = saidBy(i, at[i]!, errors[i]!);
+      if (!said) continue;
+      const usual = parameters[i]!;
+      const from = before ? before.at[i]! : usual.usual;
+      const sound = said.variance + (before ? before.errors[i]! ** 2 + DRIFT ** 2 : usual.spread ** 2);
+      const by =
+        normalLog(said.value - from - mean, sound + spread ** 2) - normalLog(said.value - from, sound);
+      log += by;
+      if (Math.abs(by) > Math.abs(most.by)) most = { by, i };
+    }
+    if (most.i < 0) return [];
+    const times = Math.min(MOST_TIMES, Math.max(1 / MOST_TIMES, Math.exp(log)));
+    return [
+      {
+        cause,
+        times,
+        words: wordsOf(
+          most.i,
+          at[most.i]! - (before ? before.at[most.i]! : parameters[most.i]!.usual),
+          before !== null,
+        ),
+      },
+    ];
+  });
+}
+
+const errorsOf = (box: BoxFile): readonly number[] => {
+  const square = covarianceOf(box);
+  const n = parameters.length;
+  return parameters.map((_, i) => Math.sqrt(square[i * n + i]!));
+};
+
+/** What the log alone says of a parameter: its posterior without the prior. Null where it says nothing. */
+function saidBy(
+  i: number,
+  at: number,
+  error: number,
+): { readonly value: number; readonly variance: number } | null {
+  const { usual, spread } = parameters[i]!;
+  const precision = 1 / error ** 2 - 1 / spread ** 2;
+  if (precision <= 0.05 / spread ** 2) return null;
+  return { value: (at / error ** 2 - usual / spread ** 2) / precision, variance: 1 / precision };
+}
+
+/** Logarithm of a normal density, without its constant. */
+const normalLog = (x: number, variance: number) => -0.5 * (Math.log(variance) + x ** 2 / variance);
+
+const does: Readonly<Partial<Record<ParameterId, string>>> = {
+  capacity: 'The machine gives',
+  coilToAir: 'The coil takes up',
+  doorUse: 'The door lets in',
+  wallLoss: 'The walls let through',
+  heater: 'The defrost heater does',
+};
+
+function wordsOf(i: number, by: number, before: boolean): Sentence {
+  const { id } = parameters[i]!;
+  const against = before ? 'what it was when it was learned before' : 'what is usual';
+  if (id === 'loggerOffset')
+    return sentence`The log reads ${quantity(Math.round(Math.abs(by) * 10) / 10, 'K')} ${by > 0 ? 'warmer' : 'colder'} than the control’s own probe${before ? ', against the log before' : ''}.`;
+  return `${does[id]} ${Math.round(100 * Math.exp(by))} % of ${against}.`;
+}
