@@ -8,7 +8,7 @@ import { fold } from '@brine/core/record/fold';
 import { predictionOf, programOf } from '@brine/core/record/job';
 import { unitScenario } from '@brine/core/judgement/tuning';
 import { parameters, pointOf } from '@brine/core/machines/identification';
-import { logCsv } from '../core/testing/otherBoxes/logCsv.ts';
+import { logCsv, LOGS_BEGIN } from '../core/testing/otherBoxes/logCsv.ts';
 import { ownLog } from '../core/testing/ownLog.ts';
 import { allSaved, byTest, choose, click, fill, seeText, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
@@ -167,7 +167,10 @@ async function laterLogs(
   const written = (name: string, truth: Float64Array, seed: number) => {
     const path = join(folder, name);
     const rows = ownLog(scenario, truth, { days: 3, every: 60, seed });
-    writeFileSync(path, logCsv(rows, ['air', 'coil', 'compressor', 'defrost', 'fan']));
+    // They begin a little after the hand-over.
+    const begins = Math.round((Date.now() + 3_600_000) / 1000 - LOGS_BEGIN);
+    const dated = rows.map((row) => ({ ...row, t: row.t + begins }));
+    writeFileSync(path, logCsv(dated, ['air', 'coil', 'compressor', 'defrost', 'fan']));
     return path;
   };
   return {

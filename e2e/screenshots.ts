@@ -57,6 +57,9 @@ try {
   );
   await click(desk, byTest('read-log'));
   await desk.waitForSelector(`${byTest('log-strip')} svg path[stroke-dasharray="4 3"]`);
+  await click(desk, byTest('learn'));
+  await desk.waitForSelector(byTest('learned-words'), { timeout: 120_000 });
+  await desk.$eval(byTest('learn-box'), (node) => node.scrollIntoView({ block: 'start' }));
   await shoot(desk, 'prove-log');
   await desk.evaluate(
     async (id) =>

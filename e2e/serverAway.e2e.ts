@@ -22,6 +22,8 @@ export const serverAway: EndToEndTest = {
       await choose(page, byTest('control-old'), 'Gault P');
       await page.waitForSelector('[data-found="Cp"] input');
       await allSaved(page);
+      // The program lies on the device whole: pages that were not opened yet open without the server.
+      await page.evaluate(async () => void (await navigator.serviceWorker.ready));
 
       await server.kill();
       await fill(page, '[data-found="Cp"] input', '330');

@@ -93,7 +93,7 @@ function work(id: number, request: CoreRequest): unknown {
     case 'predictUnit':
       return predictUnit({ ...request, progress: told(id) });
     case 'holdAgainst':
-      return holdAgainst(request.log, request.values, request.figures);
+      return holdAgainst(request);
     case 'fanCauses':
       return fanCauseDays(request.run, told(id));
     case 'causes':

@@ -6,7 +6,7 @@ import type { CondenserRun, CondenserRunResult } from '@brine/core/machines/cond
 import type { FaultSpeed, FloatTrial, LoopTrial } from '@brine/core/judgement/condenserFans';
 import type { CauseDay } from '@brine/core/judgement/complaints';
 import type { Predicted } from '@brine/core/judgement/commissioning';
-import type { holdAgainst, Learning } from '@brine/core/judgement/learning';
+import type { holdAgainst, Holding, Learning } from '@brine/core/judgement/learning';
 import type { BoxFile, Predicted as UnitPredicted } from '@brine/core/machines/identification';
 import type { Judged } from '@brine/core/logs/against';
 import type { Log, LogLayout, Tidied } from '@brine/core/logs/reading';
@@ -124,11 +124,7 @@ export interface CoreJobs {
     gives: UnitPredicted | string | null;
   };
   holdAgainst: {
-    asks: {
-      readonly log: Log;
-      readonly values: SettingValues;
-      readonly figures: Parameters<typeof holdAgainst>[2];
-    };
+    asks: Holding;
     gives: ReturnType<typeof holdAgainst>;
   };
   fanCauses: { asks: { readonly run: CondenserRun }; gives: readonly CauseDay[] | null };

@@ -3,6 +3,8 @@ import { convert } from '../../wiring/conversion/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { asOneRelayFans } from '../condenserFans/index.ts';
 import { plan } from '../plan/index.ts';
+import { unitScenario } from '../tuning/index.ts';
+import { boxOfScenario, type Scenario } from '../../machines/simulation/index.ts';
 import { encode } from '../../controllers/translate/index.ts';
 import { settingsOfCodes } from '../../controllers/definitions/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
@@ -144,6 +146,16 @@ describe('the pull-down', () => {
     expect(warm.minutesToCutOut.likely!).toBeGreaterThan(predicted.minutesToCutOut.likely!);
   });
 
+  test('a box that was learned comes down empty too: quick before likely before slow, and later with a weaker machine', () => {
+    const box = boxOfScenario(unitScenario(freezer, planned()) as Scenario);
+    const learned = (share: number) =>
+      predict({ ...freezer, learned: { capacity: box.capacity * share } }, planned()) as Predicted;
+    const { quick, likely, slow } = learned(1).minutesToCutOut;
+    expect(quick!).toBeLessThan(likely!);
+    expect(likely!).toBeLessThan(slow ?? Infinity);
+    expect(learned(0.8).minutesToCutOut.likely!).toBeGreaterThan(likely!);
+  });
+
   test('readings on the likely curve are inside and expect its own time; slower ones say so', () => {
     const p = predicted.curve.find((q) => q.minutes > 0.4 * predicted.minutesToCutOut.likely!)!;
     const on = pullDownState(predicted, [{ minutes: p.minutes, celsius: p.likely }]);
@@ -153,6 +165,21 @@ describe('the pull-down', () => {
     expect(late.verdict).toBe('slower');
     expect(late.expectedMinutes! / predicted.minutesToCutOut.likely!).toBeCloseTo(3, 0);
     expect(pullDownState(predicted, []).verdict).toBe('none');
+  });
+
+  // Oracle: the likely curve itself, stretched by a factor that is known.
+  test.each([0.8, 1.3])('readings of a box that takes %s times as long narrow down on its time', (factor) => {
+    const likely = predicted.minutesToCutOut.likely!;
+    const all = [0.15, 0.3, 0.5, 0.7, 0.9].map((share) => {
+      const { minutes, likely: celsius } = predicted.curve.find((p) => p.minutes >= share * likely)!;
+      return { minutes: factor * minutes, celsius };
+    });
+    const said = [1, 3, 5].map((n) => pullDownState(predicted, all.slice(0, n)));
+    for (const { expectedMinutes, plusMinus } of said)
+      expect(Math.abs(expectedMinutes! - factor * likely)).toBeLessThan(plusMinus!);
+    const widths = [pullDownState(predicted, []), ...said].map((s) => s.plusMinus!);
+    expect(widths).toEqual(widths.toSorted((a, b) => b - a));
+    expect(said.at(-1)!.expectedMinutes! / likely).toBeCloseTo(factor, 1);
   });
 });
 

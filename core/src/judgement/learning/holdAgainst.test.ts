@@ -3,15 +3,15 @@ import { otherBoxes } from '../../../testing/otherBoxes/boxes.ts';
 import type { LoggedRow } from '../../../testing/otherBoxes/logCsv.ts';
 import { runOther } from '../../../testing/otherBoxes/run.ts';
 import { logOf } from '../../../testing/otherBoxes/tryBox.ts';
-import { holdAgainst, type HeldFigure } from './holdAgainst.ts';
+import { holdAgainst, type HeldFigure, type Holding } from './holdAgainst.ts';
 
 const freezer = otherBoxes.find((box) => box.name === 'walk-in freezer')!;
 const { rows, figures } = runOther(freezer, freezer.settings, { days: 3, seed: 5 });
 const columns = ['air', 'compressor', 'defrost'] as const;
 const duty = figures.dutyPercent;
 
-function held(of: readonly LoggedRow[], asked: Parameters<typeof holdAgainst>[2]): readonly HeldFigure[] {
-  const result = holdAgainst(logOf(of, columns), freezer.settings, asked);
+function held(of: readonly LoggedRow[], asked: Holding['figures']): readonly HeldFigure[] {
+  const result = holdAgainst({ log: logOf(of, columns), values: freezer.settings, figures: asked });
   if ('because' in result) throw new Error(JSON.stringify(result));
   return result;
 }
@@ -54,8 +54,29 @@ describe('a log against what was predicted', () => {
 
   test('another unit’s log is not held against it', () => {
     const other = rows.map((row) => ({ ...row, air: row.air + 24 }));
-    expect(holdAgainst(logOf(other, columns), freezer.settings, [])).toEqual({
+    expect(holdAgainst({ log: logOf(other, columns), values: freezer.settings, figures: [] })).toEqual({
       because: [expect.objectContaining({ code: 'otherSettings' })],
+    });
+  });
+
+  // Oracle: the mean of the rows themselves.
+  test('what is older than the prediction is left out', () => {
+    const warmer = rows.map((row) => (row.t < 86_400 ? { ...row, air: row.air + 1 } : row));
+    const log = logOf(warmer, columns);
+    const mean = (list: readonly LoggedRow[]) => list.reduce((sum, row) => sum + row.air, 0) / list.length;
+    const asked: Holding['figures'] = [{ figure: 'airMean', value: -19, low: -20, high: -18 }];
+    const found = holdAgainst({
+      log,
+      values: freezer.settings,
+      figures: asked,
+      since: log.time[0]! + 86_400,
+    });
+    const late = mean(rows.filter(({ t }) => t >= 86_400));
+    expect(Math.abs((found as readonly HeldFigure[])[0]!.measured - late)).toBeLessThan(0.02);
+    expect(
+      holdAgainst({ log, values: freezer.settings, figures: asked, since: log.time.at(-1)! + 1 }),
+    ).toEqual({
+      because: [expect.objectContaining({ code: 'tooShort' })],
     });
   });
 });

@@ -2,7 +2,7 @@ import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import { knownOf } from '../../logs/against/index.ts';
 import { analyse } from '../../logs/analysis/index.ts';
-import { courseOf } from '../../logs/course/index.ts';
+import { courseOf, cutLog } from '../../logs/course/index.ts';
 import type { Log } from '../../logs/reading/index.ts';
 import {
   measuredFigures,
@@ -36,12 +36,26 @@ const close: Readonly<Record<PredictedId, (measured: number) => number>> = {
 /** Days that a prediction speaks of: the greatest air of more days is greater. */
 const DAYS = 3;
 
+/** What is held against what. */
+export interface Holding {
+  readonly log: Log;
+  /** The settings that were spoken of. */
+  readonly values: SettingValues;
+  readonly figures: readonly (PredictedFigure & { readonly figure: PredictedId })[];
+  /** Rows before this moment of the log's own clock are older than the prediction and left out; null: none are. */
+  readonly since?: number | null;
+}
+
 /** Holds a log against what was predicted of the unit. The sentences that say why it cannot be. */
-export function holdAgainst(
-  log: Log,
-  values: SettingValues,
-  figures: readonly (PredictedFigure & { readonly figure: PredictedId })[],
-): readonly HeldFigure[] | { readonly because: readonly BoxFinding[] } {
+export function holdAgainst({
+  log: whole,
+  values,
+  figures,
+  since = null,
+}: Holding): readonly HeldFigure[] | { readonly because: readonly BoxFinding[] } {
+  const log = since === null ? whole : cutLog(whole, { from: since, to: Infinity });
+  if (log.time.length < 2)
+    return { because: [courseFinding({ code: 'tooShort', fatal: true, numbers: { hours: 0 } })] };
   const { course, problems } = courseOf(log, values);
   // One that hardly ever switches says nothing of the box, and all the more of the prediction.
   const hardlySwitches = problems.some(({ code }) => code === 'nothingSwitches' || code === 'fewCycles');

@@ -7,7 +7,7 @@ import type { BoxFinding } from '@brine/core/machines/identification';
 import { LONGEST_NAME } from '@brine/contract/lengths';
 import { inDays } from '../../shared/display/dates.ts';
 import { useDisplay } from '../../shared/display/displayStore.ts';
-import { localDate } from '../../shared/display/localTime.ts';
+import { localDate, localTime } from '../../shared/display/localTime.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import FormProblem from '../../shared/ui/FormProblem.vue';
@@ -35,19 +35,40 @@ const otherSettings = computed(
     !predicted.value.fromBefore &&
     markOf(predicted.value.values) !== markOf(job.program.value.inForce),
 );
+/** The prediction's moment on the clock of the log; null where that has none. */
+const since = computed(() => {
+  const [clock, at] = [props.read.log.clock, predicted.value?.at];
+  if (at === undefined || clock.kind === 'elapsed') return null;
+  const written = clock.kind === 'true' ? at : `${localDate(at)}T${localTime(at)}:00Z`;
+  return Date.parse(written) / 1000;
+});
+/** The log ended, or was kept, before anything was predicted. */
+const older = computed(() => {
+  const keptAt = props.kept && job.state.value.registers.get(`log:${props.kept}`)?.at(-1)?.entry.deviceTime;
+  return (
+    predicted.value !== null &&
+    ((since.value !== null && props.read.log.time.at(-1)! <= since.value) ||
+      (typeof keptAt === 'string' && keptAt < predicted.value.at))
+  );
+});
 const held = shallowRef<readonly HeldFigure[]>([]);
 const because = shallowRef<readonly BoxFinding[]>([]);
 const { problem, start } = latestRun();
 watch(
-  () => [props.read, predicted.value?.at, otherSettings.value] as const,
+  () => [props.read, predicted.value?.at, otherSettings.value, older.value] as const,
   () =>
     start(async ({ signal, isCurrent }) => {
       held.value = [];
       because.value = [];
-      if (!predicted.value || otherSettings.value) return;
+      if (!predicted.value || otherSettings.value || older.value) return;
       const result = await core.run(
         'holdAgainst',
-        { log: props.read.log, values: predicted.value.values, figures: predicted.value.figures },
+        {
+          log: props.read.log,
+          values: predicted.value.values,
+          figures: predicted.value.figures,
+          since: since.value,
+        },
         { signal },
       );
       if (!isCurrent()) return;
@@ -127,7 +148,10 @@ watch(
   >
     <h3>Against what was predicted on {{ localDate(predicted.at) }}</h3>
     <FormProblem :message="problem" />
-    <p v-if="otherSettings" class="border-l-4 border-hairline bg-band px-3 py-2">
+    <p v-if="older" class="border-l-4 border-hairline bg-band px-3 py-2">
+      This log is older than the prediction, so it says nothing of it.
+    </p>
+    <p v-else-if="otherSettings" class="border-l-4 border-hairline bg-band px-3 py-2">
       Not held against it: the settings were changed since it was predicted.
     </p>
     <ul v-else-if="because.length > 0" class="list-disc pl-5">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, toRef } from 'vue';
+import { computed, ref, toRef } from 'vue';
+import { variantsOfJob } from '@brine/core/record/job';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
@@ -17,7 +18,16 @@ const props = defineProps<{ read: ReadLog }>();
 const job = useJob();
 const session = useSession();
 const display = useDisplay();
-const { learned, because, share, problem, taken, learn, take, stop } = useLearning(job, toRef(props, 'read'));
+/** Which settings were in the unit while it was logged: a log may be of the old control's days. */
+const sets = computed(() =>
+  variantsOfJob(job.program.value, job.replacement.value).filter(({ id }) => id === 'found' || id === 'set'),
+);
+const then = ref('set');
+const { learned, because, share, problem, taken, learn, take, stop } = useLearning(
+  job,
+  toRef(props, 'read'),
+  () => (sets.value.find(({ id }) => id === then.value) ?? sets.value.at(-1)!).values,
+);
 const compared = computed(() => {
   const fit = learned.value?.box.fit;
   if (!fit) return [];
@@ -54,6 +64,12 @@ const isUntold = (code: string) => code.endsWith('Unknown');
       <AppButton v-if="share === null" :kind="learned ? 'quiet' : 'plain'" data-test="learn" @click="learn">{{
         learned ? 'Learn it again' : 'Learn this unit'
       }}</AppButton>
+      <label v-if="share === null && sets.length > 1" class="flex items-center gap-2 text-[14px]"
+        >Settings while it was logged
+        <select v-model="then" class="!min-h-9 !py-1 pointer-coarse:!min-h-11" data-test="settings-then">
+          <option v-for="one in sets" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select>
+      </label>
       <span v-if="share === null && !learned" class="hint max-w-[36rem]"
         >What its walls lose, what its machine gives, how its product follows: told from this log, and used in
         Forecast, Tune and Judgement in the place of a usual box.</span

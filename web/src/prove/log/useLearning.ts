@@ -1,5 +1,6 @@
 import { ref, shallowRef, watch, type Ref } from 'vue';
 import type { Learning } from '@brine/core/judgement/learning';
+import type { SettingValues } from '@brine/core/foundation/settings';
 import type { BoxFinding } from '@brine/core/machines/identification';
 import { clockIso } from '@brine/core/logs/reading';
 import { boxMark } from '@brine/core/record/job';
@@ -14,7 +15,7 @@ import type { ReadLog } from './useLog.ts';
 export type LearnedNow = Extract<Learning, { readonly from: number }>;
 
 /** Learns the unit's own box from the log on the page, in a worker; keeps it with the unit once somebody takes it. */
-export function useLearning(job: OpenJob, read: Ref<ReadLog>) {
+export function useLearning(job: OpenJob, read: Ref<ReadLog>, inForceThen: () => SettingValues) {
   const learned = shallowRef<LearnedNow | null>(null);
   /** Why nothing was learned. */
   const because = shallowRef<readonly BoxFinding[]>([]);
@@ -33,7 +34,7 @@ export function useLearning(job: OpenJob, read: Ref<ReadLog>) {
 
   const learn = () =>
     start(async ({ signal, isCurrent }) => {
-      const { unit, inForce } = job.program.value;
+      const { unit } = job.program.value;
       if (!unit) throw new Error('Say in Survey what the unit is; then its own box can be learned.');
       learned.value = null;
       because.value = [];
@@ -41,7 +42,7 @@ export function useLearning(job: OpenJob, read: Ref<ReadLog>) {
       share.value = 0;
       const result = await core.run(
         'learn',
-        { log: read.value.log, unit, values: inForce },
+        { log: read.value.log, unit, values: inForceThen() },
         { signal, share: (done) => isCurrent() && (share.value = done) },
       );
       if (!isCurrent() || result === null) return;

@@ -49,12 +49,13 @@ async function add() {
 }
 const remove = (at: string) => job.write({ kind: 'pullDownReading', readAt: at, celsius: null });
 const expected = computed(() => {
-  const at = state.value.expectedMinutes;
-  if (at === null) return 'The time to cut-out cannot be told yet.';
-  const clock = start.value
-    ? `, about ${localTime(new Date(Date.parse(start.value) + at * 60_000).toISOString())}`
-    : '';
-  return `Cut-out after about ${Math.round(at)} min${clock}.`;
+  const { expectedMinutes: at, plusMinus } = state.value;
+  if (at === null || plusMinus === null) return 'The time to cut-out cannot be told yet.';
+  const off = `± ${Math.max(1, Math.round(plusMinus))} min`;
+  if (!start.value) return `Cut-out after about ${Math.round(at)} min, ${off}.`;
+  const clock = localTime(new Date(Date.parse(start.value) + at * 60_000).toISOString());
+  const where = cutOut.value === null ? 'cut-out' : display.show(quantity(cutOut.value, 'degC'));
+  return `Reaches ${where} at ${clock}, ${off}.`;
 });
 </script>
 
