@@ -1,6 +1,6 @@
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
-import { templates, type BoxParameters } from '../../machines/box/index.ts';
+import { templates } from '../../machines/box/index.ts';
 import { simulate, type Scenario } from '../../machines/simulation/index.ts';
 import { unitScenario } from '../tuning/index.ts';
 
@@ -40,15 +40,6 @@ const boxes = {
   quick: { goodsFactor: 0.02, insulationFactor: 1.2, warmer: -2 },
 } as const;
 
-/** A box as it was learned, with so much of what is kept in it: its walls and its machine are known, what was left inside is not. */
-const emptied = (box: BoxParameters, goodsFactor: number): BoxParameters => ({
-  ...box,
-  productFast: box.productFast * goodsFactor,
-  productSlow: box.productSlow * goodsFactor,
-  productToAir: box.productToAir * goodsFactor,
-  productInside: box.productInside * goodsFactor,
-});
-
 /**
  * Pull-down from a temperature (ambient where none is given) and an ordinary day after it, simulated for this unit and these settings: the band in which the air
  * should come down. A sentence where nothing can be run.
@@ -67,7 +58,6 @@ export function predict(
     const seconds = (tank(day) ? 5 : 1) * PULL_DOWN_HOURS * HOUR;
     const scenario: Scenario = {
       ...day,
-      ...(day.own && { own: { ...day.own, box: emptied(day.own.box, goodsFactor) } }),
       choice: {
         ...day.choice,
         ambient: ambient + warmer,

@@ -56,9 +56,10 @@ export function unitScenario(
 /** The unit's own box in the place of the usual one, where it was learned. Its days are ordinary ones: the door evenly through the hours of business, no warm spell. */
 function withOwnPlant(scenario: Scenario, { learned, doorUse = 'normal' }: UnitDescription): Scenario {
   if (!learned || !isLearnable(scenario)) return scenario;
-  // Its door was learned against how it is used; another use stays another.
-  const at = pointOf({ ...scenario, doorUse }, learned);
-  return { ...scenario, own: ownPlantAt(scenario, at, { seed: null, weather: [] }) };
+  // It was learned against how the unit is used; a run with another use stays another.
+  const asUsed = { ...scenario, doorUse };
+  const own = ownPlantAt(asUsed, pointOf(asUsed, learned), { seed: null, weather: [] });
+  return { ...scenario, own };
 }
 
 /** Whether a run is that of a box that is cooled: nothing else is learned from a log. */

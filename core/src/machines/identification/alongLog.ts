@@ -1,8 +1,7 @@
-import { usualBoxOf, type Scenario } from '../simulation/index.ts';
+import { usualBoxOf, usualDoor, type Scenario } from '../simulation/index.ts';
 import type { Course } from './course.ts';
 import { isDry, openLoopBox } from './identify.ts';
 import { roomFor, runAlong, trackOf } from './openLoop.ts';
-import { usualDoor } from './usualDoor.ts';
 
 /** A box beside the log that it was learned from, a number a row: seconds since the first row, °C. */
 export interface BesideLog {

@@ -1,13 +1,12 @@
 import { leastSquares } from '../../foundation/statistics/index.ts';
 import type { BoxParameters } from '../box/index.ts';
-import { restingDrive, usualBoxOf, type Scenario } from '../simulation/index.ts';
+import { restingDrive, usualBoxOf, usualDoor, type Scenario } from '../simulation/index.ts';
 import type { Course } from './course.ts';
 import { roomFor, runAlong, trackOf, type OpenLoopBox } from './openLoop.ts';
 import { doorByDuty } from './doorByDuty.ts';
 import { measuredFigures } from './measured.ts';
 import { boxAt, parameterIds, parameters, USUAL_LOGGER_LAG, usualPoint, valueAt } from './parameters.ts';
 import { checksOf, deviations, errorsOf, groupsOf, middles } from './residuals.ts';
-import { usualDoor } from './usualDoor.ts';
 
 /** What a box is learned against: the scenario of the unit under the settings that were in force. */
 export interface Identification {

@@ -1,6 +1,5 @@
-import { usualBoxOf, type Scenario } from '../simulation/index.ts';
+import { usualBoxOf, usualDoor, type Scenario } from '../simulation/index.ts';
 import { parameters, USUAL_LOGGER_LAG, type Parameter, type ParameterId } from './parameters.ts';
-import { usualDoor } from './usualDoor.ts';
 
 /** What one stands for in the unit's own terms: the usual box's value of a factor, the scale of an amount. */
 function usualValues(scenario: Scenario): Readonly<Record<ParameterId, number>> {

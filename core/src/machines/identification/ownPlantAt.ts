@@ -1,6 +1,5 @@
 import { usualBoxOf, type OwnPlant, type Scenario } from '../simulation/index.ts';
 import { boxAt, USUAL_LOGGER_LAG, valueAt } from './parameters.ts';
-import { usualDoor } from './usualDoor.ts';
 
 /** What a day brings, by chance: which doors, which weather. */
 export interface ChanceOfDays {
@@ -10,10 +9,11 @@ export interface ChanceOfDays {
 
 /** The plant that a point describes, to be run under any settings. */
 export function ownPlantAt(scenario: Scenario, at: Float64Array, chance: ChanceOfDays): OwnPlant {
-  const door = usualDoor(scenario);
+  const usual = usualBoxOf(scenario);
   return {
-    box: boxAt(usualBoxOf(scenario), at),
-    door: { ...door, perHour: door.perHour * valueAt(at, 'doorUse'), seed: chance.seed },
+    box: boxAt(usual, at),
+    usual,
+    door: { times: valueAt(at, 'doorUse'), seed: chance.seed },
     swing: valueAt(at, 'ambientSwing'),
     weather: chance.weather,
     humidityFactor: valueAt(at, 'humidity'),

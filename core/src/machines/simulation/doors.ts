@@ -2,18 +2,36 @@ import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import {
   CLOSES,
   deliveryHours,
+  openHoursPerDay,
   OPENS,
   templates,
   useFactors,
   type DoorUse,
   type TemplateId,
 } from '../box/index.ts';
-import { doorOfHabit } from './doorHabit.ts';
+import { doorOfHabit, type DoorHabit } from './doorHabit.ts';
 import type { Scenario } from './scenario.ts';
 
-/** The door of a scenario on one of its days: by habit where it has a box of its own, else as the kind is used. */
-export const doorOfScenario = ({ own, template, doorUse }: Scenario, day: number) =>
-  own ? doorOfHabit(own.door, day) : doorOf(template, doorUse);
+/** The door of a scenario on one of its days: by its own habit where it has a box of its own, else as the kind is used. */
+export function doorOfScenario(scenario: Scenario, day: number): (secondOfDay: number) => boolean {
+  const { own, template, doorUse } = scenario;
+  if (!own) return doorOf(template, doorUse);
+  const usual = usualDoor(scenario);
+  return doorOfHabit({ ...usual, perHour: usual.perHour * own.door.times, seed: own.door.seed }, day);
+}
+
+/** How the door of a kind is usually opened, spread evenly over the business day. */
+export function usualDoor({ template, doorUse }: Scenario): DoorHabit {
+  const { openings, openSeconds } = templates[template];
+  const hours = (CLOSES - OPENS) / 3600;
+  return {
+    perHour: (openings * useFactors[doorUse] * openHoursPerDay) / hours,
+    seconds: openSeconds,
+    opens: OPENS,
+    closes: CLOSES,
+    seed: null,
+  };
+}
 
 /**
  * A day's door: openings spread evenly over business hours, twice as dense around deliveries at 8 and 16. The same every day, so that two runs differ

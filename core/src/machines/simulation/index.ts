@@ -1,5 +1,5 @@
 export type { DoorHabit } from './doorHabit.ts';
-export { doorOf } from './doors.ts';
+export { doorOf, usualDoor } from './doors.ts';
 export type { DoorUse } from '../box/index.ts';
 export type { Figures, Spread, StorageLimits } from './figures.ts';
 export { gapSentence, logGaps } from './logGaps.ts';

@@ -1,11 +1,13 @@
 import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { BoxParameters } from '../box/index.ts';
-import type { DoorHabit } from './doorHabit.ts';
 
 /** A box that is known by its own numbers, in the place of the usual one of its kind: as it was learned from a log. Plain data. */
 export interface OwnPlant {
   readonly box: BoxParameters;
-  readonly door: DoorHabit;
+  /** The usual box that it was learned against: what a run chooses otherwise changes both alike. */
+  readonly usual: BoxParameters;
+  /** How many times as often as usual its door is opened, and on which days of chance; null: evenly spread, every day the same. */
+  readonly door: { readonly times: number; readonly seed: number | null };
   /** Air around it: half of what lies between the day's coldest and warmest, K. */
   readonly swing: number;
   /** Days warmer or colder than the mean, K, one after the other and over again; none: every day alike. */

@@ -8,14 +8,18 @@ import {
   type BoxDrive,
   type BoxParameters,
 } from '../box/index.ts';
+import { changedAlike } from './changedAlike.ts';
 import type { Scenario } from './scenario.ts';
 
 /** The usual box of a scenario's kind and choice: warm goods come in as its door is used. */
 export const usualBoxOf = ({ template, choice, doorUse }: Scenario): BoxParameters =>
   boxOf(template, { goodsIn: useFactors[doorUse], ...choice });
 
-/** The box that a scenario runs on: its own where it was learned, else the usual one. */
-export const boxOfScenario = (scenario: Scenario): BoxParameters => scenario.own?.box ?? usualBoxOf(scenario);
+/** The box that a scenario runs on: the usual one, or its own where it was learned, changed as the scenario's choice changes the usual one. */
+export function boxOfScenario(scenario: Scenario): BoxParameters {
+  const usual = usualBoxOf(scenario);
+  return scenario.own ? changedAlike(scenario.own.box, scenario.own.usual, usual) : usual;
+}
 
 /** Everything off, in the air that stands around the unit. */
 export function restingDrive({ template, choice, tank, own }: Scenario): BoxDrive {
