@@ -78,9 +78,11 @@ export const coreRooms = {
     'foundation/settings',
     'foundation/unit',
     'judgement/condenserFans',
+    'judgement/learning',
     'judgement/tuning',
     'logs/against',
     'machines/condenser',
+    'machines/identification',
     'machines/simulation',
   ],
   'judgement/condenserFans': [

@@ -6,6 +6,7 @@ import {
   checkWords,
   decisionNames,
   decisions,
+  learnedSays,
   rankCauses,
   rankChecks,
   signNames,
@@ -13,9 +14,9 @@ import {
   type Answers,
   type CheckId,
   type Decision,
+  type LearnedSays,
   type SignId,
 } from '@brine/core/judgement/complaints';
-import { differences, type Difference } from '@brine/core/judgement/learning';
 import { allStanding, standing } from '@brine/core/record/fold';
 import { earlierBoxOf, learnedBoxOf } from '@brine/core/record/job';
 import { isMachine } from '@brine/core/foundation/settings';
@@ -59,11 +60,11 @@ const logged = computed(() =>
   job.proving.value.logs.length === 0 ? null : job.proving.value.logs.flatMap((log) => log.findings),
 );
 /** What the unit's own box says of causes, against what was learned before or against the usual one. */
-const said = computed<readonly Difference[]>(() => {
+const said = computed<readonly LearnedSays[]>(() => {
   const { unit, inForce: values } = job.program.value;
   const box = learnedBoxOf(job.state.value)?.box;
   return unit && box
-    ? differences({ unit, values, box, earlier: earlierBoxOf(job.state.value)?.box ?? null })
+    ? learnedSays({ unit, values, box, earlier: earlierBoxOf(job.state.value)?.box ?? null })
     : [];
 });
 /** What is said clearly for a cause, in words. */

@@ -3,7 +3,7 @@ import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { baseValue, isQuantity, quantity } from '../../foundation/quantities/index.ts';
 import type { SettingId, SettingValues } from '../../foundation/settings/index.ts';
 import type { Fault } from '../../machines/simulation/index.ts';
-import type { Cause } from './cause.ts';
+import type { BoxChange, Cause } from './cause.ts';
 
 const allDay = (kind: Fault['kind'], amount: number | null = null): readonly Fault[] => [
   { kind, from: 0, to: 1e9, amount },
@@ -24,6 +24,9 @@ const shifted = (values: SettingValues, id: SettingId, change: (n: number) => nu
 };
 const defrosts = (unit: UnitDescription) => unit.defrostMethod !== 'none';
 const heated = (unit: UnitDescription) => unit.defrostMethod === 'electric';
+
+/** Ice that stays between defrosts. */
+const ICED: BoxChange = { coilToAir: [-0.4, 0.25] };
 
 /** Every cause known for a box. */
 export const boxCauses: readonly Cause[] = [
@@ -82,6 +85,7 @@ export const boxCauses: readonly Cause[] = [
     spoil: () => ({ faults: allDay('airProbeDrift', -3) }),
     checks: { icePoint: 0.95 },
     logged: ['bandShifted'],
+    box: { loggerOffset: [3, 1] },
   },
   {
     id: 'probeWarm',
@@ -92,6 +96,7 @@ export const boxCauses: readonly Cause[] = [
     spoil: () => ({ faults: allDay('airProbeDrift', 3) }),
     checks: { icePoint: 0.95 },
     logged: ['bandShifted'],
+    box: { loggerOffset: [-3, 1] },
   },
   {
     id: 'probeInSupply',
@@ -103,6 +108,7 @@ export const boxCauses: readonly Cause[] = [
     shows: { shortCycles: 0.75 },
     checks: { probePlace: 0.95, icePoint: 0.05 },
     logged: ['probeInSupplyAir', 'differentialDiffers', 'manyStarts'],
+    box: { loggerOffset: [2.5, 1] },
   },
   {
     id: 'shortDefrost',
@@ -121,6 +127,7 @@ export const boxCauses: readonly Cause[] = [
     shows: { frostAtFans: 0.4 },
     checks: { coilLook: 0.9, defrostNow: 0.9 },
     logged: ['coilIces', 'endsByTime'],
+    box: ICED,
   },
   {
     id: 'seldomDefrost',
@@ -132,6 +139,7 @@ export const boxCauses: readonly Cause[] = [
     spoil: (v) => ({ values: shifted(v, 'defrost.interval', (s) => 4 * s) }),
     checks: { coilLook: 0.85, setPointOnSheet: 0.5 },
     logged: ['coilIces', 'intervalDiffers'],
+    box: ICED,
   },
   {
     id: 'deadHeater',
@@ -143,6 +151,7 @@ export const boxCauses: readonly Cause[] = [
     spoil: () => ({ faults: allDay('deadHeater') }),
     checks: { heaterAmps: 0.97, coilLook: 0.95, defrostNow: 0.97 },
     logged: ['heaterDead', 'endsByTime', 'coilIces'],
+    box: { heater: [-0.7, 0.35] },
   },
   {
     id: 'deadFan',
@@ -154,6 +163,7 @@ export const boxCauses: readonly Cause[] = [
     shows: { iceOnCoil: 0.5 },
     checks: { fanTurns: 0.97, coilLook: 0.4 },
     logged: ['alwaysRunning'],
+    box: { coilToAir: [-0.6, 0.3] },
   },
   {
     id: 'fansTooSoon',
@@ -176,6 +186,7 @@ export const boxCauses: readonly Cause[] = [
     shows: { frostAtFans: 0.5, waterOnFloor: 0.2 },
     checks: { doorSeal: 0.92, coilLook: 0.5 },
     logged: ['coilIces', 'alwaysRunning'],
+    box: { doorUse: [0.8, 0.4], wallLoss: [0.25, 0.2] },
   },
   {
     id: 'dirtyCondenser',
@@ -186,6 +197,7 @@ export const boxCauses: readonly Cause[] = [
     spoil: () => ({ faults: allDay('dirtyCondenser', 20) }),
     checks: { condenserClean: 0.95 },
     logged: ['alwaysRunning'],
+    box: { capacity: [-0.3, 0.15] },
   },
   {
     id: 'lowCharge',
@@ -197,6 +209,7 @@ export const boxCauses: readonly Cause[] = [
     shows: { iceOnPlate: 0.3 },
     checks: { suctionPressure: 0.93, coilLook: 0.3 },
     logged: ['alwaysRunning'],
+    box: { capacity: [-0.55, 0.25] },
   },
   {
     id: 'deadCompressor',

@@ -1,6 +1,7 @@
 import type { Sentence } from '../../foundation/sentences/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
+import type { ParameterId } from '../../machines/identification/index.ts';
 import type { Fault } from '../../machines/simulation/index.ts';
 import type { LogFindingCode } from '../../logs/against/index.ts';
 import type { CheckId } from './checks.ts';
@@ -24,6 +25,9 @@ export interface Spoiled {
   readonly faults?: readonly Fault[];
 }
 
+/** What a cause changes of a box, by its learned parameters: by how much in the mean (logarithm of a factor, kelvins of an offset), and how much that differs from case to case. */
+export type BoxChange = Readonly<Partial<Record<ParameterId, readonly [mean: number, spread: number]>>>;
+
 /** Something that may be behind a complaint. Shares and odds are common practice, from memory, unless they come from a simulated day. */
 export interface Cause {
   readonly id: string;
@@ -40,4 +44,6 @@ export interface Cause {
   readonly checks: Readonly<Partial<Record<CheckId, number>>>;
   /** What a log says of it. */
   readonly logged: readonly LogFindingCode[];
+  /** What it changes of the box that is learned from a log (ours in size, tried on boxes of other equations: docs/identification.md). */
+  readonly box?: BoxChange;
 }

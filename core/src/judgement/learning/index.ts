@@ -1,4 +1,5 @@
-export { type Difference, differences } from './difference.ts';
+export { covarianceOf, naturalPoint } from './boxPoint.ts';
 export { type HeldFigure, type Holding, holdAgainst, standsOf } from './holdAgainst.ts';
 export { type Learning, learnUnit } from './learnUnit.ts';
 export { predictUnit } from './predictUnit.ts';
+export { usualOf } from './usualOf.ts';

@@ -3,28 +3,9 @@ import { quantity } from '../../foundation/quantities/index.ts';
 import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { parameters, pointOf, type BoxFile, type ParameterId } from '../../machines/identification/index.ts';
+import { covarianceOf, naturalPoint, usualOf } from '../learning/index.ts';
 import { unitScenario } from '../tuning/index.ts';
-import { covarianceOf, naturalPoint } from './boxPoint.ts';
-import { usualOf } from './usualOf.ts';
-
-/** What a cause changes of a box: by how much in the mean (logarithm of a factor, kelvins of an offset), and how much that differs from case to case. */
-type Change = Readonly<Partial<Record<ParameterId, readonly [mean: number, spread: number]>>>;
-
-/**
- * Causes by what they change of a box (common practice; ours in their size, tried on simulated cases in `difference.test.ts`). Two that change the same are told apart by nothing in a log: they share what it says.
- */
-const changes: Readonly<Record<string, Change>> = {
-  dirtyCondenser: { capacity: [-0.3, 0.15] },
-  lowCharge: { capacity: [-0.55, 0.25] },
-  door: { doorUse: [0.8, 0.4], wallLoss: [0.25, 0.2] },
-  deadFan: { coilToAir: [-0.6, 0.3] },
-  shortDefrost: { coilToAir: [-0.4, 0.25] },
-  seldomDefrost: { coilToAir: [-0.4, 0.25] },
-  deadHeater: { heater: [-0.7, 0.35] },
-  probeCold: { loggerOffset: [3, 1] },
-  probeWarm: { loggerOffset: [-3, 1] },
-  probeInSupply: { loggerOffset: [2.5, 1] },
-};
+import { causesFor } from './causesFor.ts';
 
 /** What a learned box is compared with: its own earlier one, or the usual of its kind. */
 export interface Compared {
@@ -35,7 +16,7 @@ export interface Compared {
 }
 
 /** What a learned box says of one cause. */
-export interface Difference {
+export interface LearnedSays {
   /** The cause, by its id in the complaint finder. */
   readonly cause: string;
   /** How many times likelier the log is with this cause than without it. */
@@ -45,20 +26,20 @@ export interface Difference {
 
 /** What a sound box drifts by from one log to the next, in what is fitted. Ours. */
 const DRIFT = 0.08;
-/** No log is believed beyond this either way: the model errs as well. */
-const MOST_TIMES = 30;
+/** No log is believed beyond this either way, in logarithms of thirty to one: the model errs as well. Approached, not cut off, so that of two the likelier stays so. */
+const MOST = Math.log(30);
 
 /**
  * How a learned box speaks for and against causes, by Bayes' factors: how likely what the log said of a parameter is where the cause changed it, against a sound box. A parameter's own say is what its posterior adds to its
- * prior (both normal); parameters are taken each for itself. Empty where the unit cannot be run.
+ * prior (both normal); parameters are taken each for itself. Two causes that change the same are told apart by nothing in a log: they share what it says. Empty where the unit cannot be run.
  */
-export function differences({ unit, values, box, earlier }: Compared): readonly Difference[] {
+export function learnedSays({ unit, values, box, earlier }: Compared): readonly LearnedSays[] {
   const scenario = unitScenario(usualOf(unit), values);
   if (typeof scenario === 'string') return [];
   const at = pointOf(scenario, naturalPoint(box));
   const errors = errorsOf(box);
   const before = earlier && { at: pointOf(scenario, naturalPoint(earlier)), errors: errorsOf(earlier) };
-  return Object.entries(changes).flatMap(([cause, change]): readonly Difference[] => {
+  return causesFor(unit).flatMap(({ id: cause, box: change = {} }): readonly LearnedSays[] => {
     let [log, most] = [0, { by: 0, i: -1 }];
     for (const [id, [mean, spread]] of Object.entries(change) as [ParameterId, readonly [number, number]][]) {
       const i = parameters.findIndex((p) => p.id === id);
@@ -73,7 +54,7 @@ export function differences({ unit, values, box, earlier }: Compared): readonly 
       if (Math.abs(by) > Math.abs(most.by)) most = { by, i };
     }
     if (most.i < 0) return [];
-    const times = Math.min(MOST_TIMES, Math.max(1 / MOST_TIMES, Math.exp(log)));
+    const times = Math.exp(MOST * Math.tanh(log / MOST));
     return [
       {
         cause,

@@ -4,7 +4,7 @@ import { inWords } from '../../foundation/sentences/index.ts';
 import { readBox, type BoxFile, type ParameterId } from '../../machines/identification/index.ts';
 import { plainUnit } from '../../../testing/units.ts';
 import { plan, valuesOf } from '../plan/index.ts';
-import { differences } from './difference.ts';
+import { learnedSays } from './learnedSays.ts';
 
 const example = readBox(
   JSON.parse(
@@ -32,7 +32,7 @@ const changed = (id: ParameterId, factor: number): BoxFile => ({
   },
 });
 const said = (box: BoxFile, earlier: BoxFile | null = before) =>
-  new Map(differences({ unit, values, box, earlier }).map((d) => [d.cause, d]));
+  new Map(learnedSays({ unit, values, box, earlier }).map((d) => [d.cause, d]));
 const likeliest = (box: BoxFile) =>
   [...said(box).values()].sort((a, b) => b.times - a.times).map(({ cause }) => cause);
 
