@@ -15,6 +15,7 @@ import { Migration0011AddedBy } from './migrations/Migration0011AddedBy.ts';
 import { Migration0012OfflineDays } from './migrations/Migration0012OfflineDays.ts';
 import { Migration0013CompanysDay } from './migrations/Migration0013CompanysDay.ts';
 import { Migration0014CompanysPapers } from './migrations/Migration0014CompanysPapers.ts';
+import { Migration0015Predictions } from './migrations/Migration0015Predictions.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -32,6 +33,7 @@ export const migrations = [
   { name: 'Migration0012OfflineDays', class: Migration0012OfflineDays },
   { name: 'Migration0013CompanysDay', class: Migration0013CompanysDay },
   { name: 'Migration0014CompanysPapers', class: Migration0014CompanysPapers },
+  { name: 'Migration0015Predictions', class: Migration0015Predictions },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

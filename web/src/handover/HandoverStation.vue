@@ -119,16 +119,19 @@ async function handOver() {
   if (to.value.trim() === '' || leaving.missing.value.length > 0) return;
   if (handingOver.value) return;
   handingOver.value = true;
-  const said = await prediction.entries();
-  const { open, followUps } = leaving.entries();
-  const body: EntryBody = {
-    kind: 'handedOver',
-    to: cutText(to.value.trim(), LONGEST_NAME),
-    watch: cutText(watchFor.value.trim(), LONGEST_TEXT),
-    ...(open.length > 0 && { open }),
-  };
-  await job.write(...followUps, ...said, body, ...frozenSheets(job));
-  handingOver.value = false;
+  try {
+    const said = await prediction.entries();
+    const { open, followUps } = leaving.entries();
+    const body: EntryBody = {
+      kind: 'handedOver',
+      to: cutText(to.value.trim(), LONGEST_NAME),
+      watch: cutText(watchFor.value.trim(), LONGEST_TEXT),
+      ...(open.length > 0 && { open }),
+    };
+    await job.write(...followUps, ...said, body, ...frozenSheets(job));
+  } finally {
+    handingOver.value = false;
+  }
   asked.value = false;
   leaving.settle();
   settleTo();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import OwnFigures from '../shared/ownBox/OwnFigures.vue';
+import PredictedFigures from '../shared/learnedBox/PredictedFigures.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import type { usePrediction } from './usePrediction.ts';
 
@@ -19,6 +19,6 @@ const { asked, predicted, share, problem } = props.prediction;
       <progress class="bar w-40" :value="share" max="1" aria-label="Drawing days"></progress>
       Drawing the coming days, {{ Math.round(share * 100) }} %
     </p>
-    <OwnFigures v-if="predicted" :columns="[{ id: 'left', name: 'As left', predicted }]" />
+    <PredictedFigures v-if="predicted" :columns="[{ id: 'left', name: 'As left', predicted }]" />
   </section>
 </template>

@@ -18,12 +18,15 @@ export function changedAlike(learned: BoxParameters, was: BoxParameters, is: Box
   ) as unknown as BoxParameters;
 }
 
+// `Array.isArray` does not know a read-only list.
+const isList = (of: Numbers): of is readonly Numbers[] => Array.isArray(of);
+
 function alike(learned: Numbers, was: Numbers, is: Numbers): Numbers {
   if (typeof learned === 'number') {
     if (learned === was || was === 0) return is;
     return is === was ? learned : (learned * (is as number)) / (was as number);
   }
-  if (Array.isArray(learned))
+  if (isList(learned))
     return learned.map((one, i) =>
       alike(one, (was as readonly Numbers[])[i]!, (is as readonly Numbers[])[i]!),
     );

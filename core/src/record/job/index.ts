@@ -1,6 +1,7 @@
 export { boxFactsOf, factsOf, frostLooksOf, humidityOf } from './facts.ts';
 export { judgementInput } from './judged.ts';
-export { boxMark, earlierBoxOf, learnedBoxOf, predictionOf, staleWords } from './learnedBox.ts';
+export { boxMark, earlierBoxOf, learnedBoxOf, staleWords } from './learnedBox.ts';
+export { predictionOf } from './prediction.ts';
 export { type ChosenValue, defaultDecision, type Program, programOf, type ProgramRow } from './program.ts';
 export {
   byGroup,

@@ -6,7 +6,7 @@ import { fold } from '../fold/index.ts';
 import { plainUnit } from '../../../testing/units.ts';
 import { freezerSurvey } from '../../../testing/freezerSurvey.ts';
 import { acceptedInOrder } from '../../../testing/entries.ts';
-import { boxMark, learnedBoxOf, predictionOf, staleWords } from './learnedBox.ts';
+import { boxMark, learnedBoxOf, staleWords } from './learnedBox.ts';
 import { unitOf } from './survey.ts';
 
 const example = JSON.parse(
@@ -59,6 +59,13 @@ describe('the unit’s own box in its job', () => {
       { ...unit, defrostMethod: 'hotGas' as const },
       'described otherwise',
     ],
+    [
+      'its box measured',
+      '2026-04-01T00:00:00Z',
+      { ...unit, facts: { boxVolume: 20 } },
+      'described otherwise',
+    ],
+    ['a fact of a tool typed', '2026-04-01T00:00:00Z', { ...unit, facts: { batteryAmpHours: 90 } }, null],
     ['named otherwise alone', '2026-04-01T00:00:00Z', { ...unit, name: 'Other' }, null],
   ])('%s: whether it is stale', (_, now, described, words) => {
     const said = staleWords(learnedBoxOf(stateOf(learned))!, described, new Date(now));
@@ -69,16 +76,4 @@ describe('the unit’s own box in its job', () => {
     const state = stateOf(learned, { kind: 'boxChoice', use: 'usual', why: 'new door seal' });
     expect(staleWords(learnedBoxOf(state)!, unit, new Date('2026-03-07'))).toContain('new door seal');
   });
-});
-
-test('a prediction from the job before speaks of no program of this one', () => {
-  const predicted: EntryBody = {
-    kind: 'predicted',
-    figures: [{ figure: 'dutyPercent', value: 60, low: 55, high: 66 }],
-    values: {},
-  };
-  const handed: EntryBody = { kind: 'handedOver', to: 'Office', watch: '' };
-  expect(predictionOf(stateOf(learned))).toBeNull();
-  expect(predictionOf(stateOf(predicted))?.fromBefore).toBe(true);
-  expect(predictionOf(stateOf(handed, predicted))).toMatchObject({ fromBefore: false, values: {} });
 });

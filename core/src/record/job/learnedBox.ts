@@ -1,9 +1,7 @@
 import { markOf } from '../../foundation/files/index.ts';
 import { parameterIds, type BoxFile } from '../../machines/identification/index.ts';
-import type { SettingValues } from '../../foundation/settings/index.ts';
-import type { UnitDescription } from '../../foundation/unit/index.ts';
+import { boxFactIds, type UnitDescription } from '../../foundation/unit/index.ts';
 import { added, standing, type JobState } from '../fold/index.ts';
-import type { EntryBody } from '../entries/index.ts';
 
 /** A unit's own box as it stands in a job. */
 export interface LearnedBox {
@@ -63,10 +61,16 @@ export function learnedValues(state: JobState, application: unknown): UnitDescri
   return Object.fromEntries(parameterIds.map((id) => [id, parameters[id].value]));
 }
 
-/** What a box depends on, in a mark: another kind, another way to clear the coil, another size or supply of cold is another box. */
-export function boxMark(unit: UnitDescription): string {
-  const { application, defrostMethod, compressor, probePlace, facts } = unit;
-  return markOf({ application, defrostMethod, compressor, probePlace, facts });
+/** What a box depends on, in a mark: another kind, another way to clear the coil, another size or place of the probe is another box. */
+export function boxMark({
+  application,
+  defrostMethod,
+  compressor,
+  probePlace,
+  facts,
+}: UnitDescription): string {
+  const size = boxFactIds.map((id) => facts?.[id]);
+  return markOf({ application, defrostMethod, compressor, probePlace, size });
 }
 
 /** A season, after which a box is no longer what was learned: weather, use and dirt are others (common practice: a quarter of a year). */
@@ -76,29 +80,11 @@ const SEASON_DAYS = 91;
 export function staleWords(learned: LearnedBox, unit: UnitDescription | null, now: Date): string | null {
   if (learned.why !== '') return `Not used since it was said: ${learned.why}.`;
   if (unit && boxMark(unit) !== learned.unit)
-    return 'The unit was described otherwise since: its kind, its defrost or its size. Learn it again.';
+    return 'The unit was described otherwise since: its kind, its size, its defrost, its compressor or where its probe hangs. Learn it again.';
   // A logger without a clock of the day says seconds alone.
   const ended = /^\d{4}-/.test(learned.to) ? learned.to : learned.at;
   const days = Math.floor((now.getTime() - Date.parse(ended)) / 86_400_000);
   return days > SEASON_DAYS
     ? `Learned from a log that ended ${days} days ago. Weather, use and dirt are others by now: learn it again.`
     : null;
-}
-
-/** A prediction that was kept when the unit was handed over. */
-export interface KeptPrediction {
-  readonly figures: Extract<EntryBody, { kind: 'predicted' }>['figures'];
-  /** The settings it was said of. */
-  readonly values: SettingValues;
-  readonly at: string;
-  /** It came over from the job before: no program of this one was spoken of. */
-  readonly fromBefore: boolean;
-}
-
-/** What was predicted last in a job; null where nothing was. */
-export function predictionOf(state: JobState): KeptPrediction | null {
-  const head = state.registers.get('predicted')?.at(-1)?.entry;
-  if (head?.body.kind !== 'predicted' || head.body.figures.length === 0) return null;
-  const { figures, values } = head.body;
-  return { figures, values, at: head.deviceTime, fromBefore: !state.registers.has('handedOver') };
 }

@@ -13,8 +13,8 @@ import DayStrip from '../../shared/strip/DayStrip.vue';
 import FigureTable from './FigureTable.vue';
 import ReplayLog from './ReplayLog.vue';
 import VariantChoice from './VariantChoice.vue';
-import OwnForecast from './OwnForecast.vue';
-import BoxLine from '../../shared/ownBox/BoxLine.vue';
+import PredictedVariants from './PredictedVariants.vue';
+import BoxLine from '../../shared/learnedBox/BoxLine.vue';
 import { useVariantRuns } from './useVariantRuns.ts';
 
 /** What the values will do: simulated days of this unit, with up to three other sets of values under them, and what if something breaks. */
@@ -134,7 +134,7 @@ const own = computed(() => props.unit.learned !== undefined && machine.value ===
         </ul>
       </div>
     </div>
-    <OwnForecast v-if="own && fault === ''" :unit="unit" :variants="chosen" />
+    <PredictedVariants v-if="own && fault === ''" :unit="unit" :variants="chosen" />
     <FigureTable
       v-if="runs.length > 0"
       class="max-w-3xl"

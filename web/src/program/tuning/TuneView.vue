@@ -9,7 +9,7 @@ import { goalIds, goals, tuningTask, type GoalId } from '@brine/core/judgement/t
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
 import FormProblem from '../../shared/ui/FormProblem.vue';
-import BoxLine from '../../shared/ownBox/BoxLine.vue';
+import BoxLine from '../../shared/learnedBox/BoxLine.vue';
 import TradeOff from './TradeOff.vue';
 import { useTuning } from './useTuning.ts';
 

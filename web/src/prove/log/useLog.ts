@@ -138,6 +138,7 @@ export function useLog(job: OpenJob) {
   /** Opens a log that is kept with the job, from this device where it waits here, else from the server. */
   async function open(id: string, name: string): Promise<void> {
     unkept.delete(job.id);
+    sent.value = null;
     file.value = null;
     guessed.value = null;
     layout.value = null;

@@ -1,4 +1,4 @@
-import { ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import type { SettingValues } from '@brine/core/foundation/settings';
 import type { UnitDescription } from '@brine/core/foundation/unit';
 import type { BoxFile, Predicted } from '@brine/core/machines/identification';
@@ -6,7 +6,7 @@ import { core } from '../../workers/corePool.ts';
 import { latestRun } from '../../workers/latestRun.ts';
 
 /** What is asked: the unit's own box under some settings. */
-export interface Asked {
+interface Asked {
   readonly box: BoxFile;
   readonly unit: UnitDescription;
   readonly values: SettingValues;
@@ -16,10 +16,10 @@ export interface Asked {
 const REST_MS = 300;
 
 /** What a unit's own box says of its days under settings, with its intervals, in a worker; the last stays until the next is there. */
-export function useUnitPredicted(asked: () => Asked | null) {
-  const predicted = shallowRef<Predicted | null>(null);
-  const share = ref<number | null>(null);
-  const { problem, start, stop } = latestRun();
+export function usePredictedDays(asked: () => Asked | null) {
+  const drawn = shallowRef<{ readonly values: SettingValues; readonly predicted: Predicted } | null>(null);
+  const done = ref(0);
+  const { running, problem, start, stop } = latestRun();
   watch(
     () => {
       const now = asked();
@@ -29,24 +29,45 @@ export function useUnitPredicted(asked: () => Asked | null) {
       stop();
       const asks = asked();
       if (!asks) {
-        predicted.value = null;
+        drawn.value = null;
         return;
       }
+      done.value = 0;
       void start(async ({ signal, isCurrent }) => {
-        share.value = 0;
         await new Promise((resolve) => setTimeout(resolve, REST_MS));
         if (!isCurrent()) return;
         const result = await core.run('predictUnit', asks, {
           signal,
-          share: (done) => isCurrent() && (share.value = done),
+          share: (share) => isCurrent() && (done.value = share),
         });
         if (!isCurrent() || result === null) return;
-        share.value = null;
         if (typeof result === 'string') throw new Error(result);
-        predicted.value = result;
+        drawn.value = { values: asks.values, predicted: result };
       });
     },
     { immediate: true },
   );
-  return { predicted, share, problem };
+
+  /** The days of the values that are asked about now, once they are drawn; null where they cannot be. */
+  function whenDrawn(): Promise<typeof drawn.value> {
+    return new Promise((resolve) => {
+      const unwatch = watch(
+        running,
+        (now) => {
+          if (now) return;
+          // The watch runs once at once, before it has a name.
+          queueMicrotask(() => unwatch());
+          resolve(problem.value === null ? drawn.value : null);
+        },
+        { immediate: true },
+      );
+    });
+  }
+
+  return {
+    predicted: computed(() => drawn.value?.predicted ?? null),
+    share: computed(() => (running.value ? done.value : null)),
+    problem,
+    whenDrawn,
+  };
 }

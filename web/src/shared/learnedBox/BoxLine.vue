@@ -7,12 +7,12 @@ import { localDate } from '../display/localTime.ts';
 import { useJob } from '../job/useJob.ts';
 import { useSession } from '../session/sessionStore.ts';
 import AppButton from '../ui/AppButton.vue';
-import { useOwnBox } from './useOwnBox.ts';
+import { useLearnedBox } from './useLearnedBox.ts';
 
 /** Says which box stands behind what is shown, and switches: the unit’s own, or the usual of its kind. */
 const job = useJob();
 const session = useSession();
-const { learned, used, stale, choose } = useOwnBox(job);
+const { learned, used, stale, choose } = useLearnedBox(job);
 const changing = ref(false);
 const why = ref('');
 async function changed() {

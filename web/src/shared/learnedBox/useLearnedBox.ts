@@ -3,7 +3,7 @@ import { learnedBoxOf, staleWords } from '@brine/core/record/job';
 import type { OpenJob } from '../job/useJob.ts';
 
 /** Which box the runs of a job are made with: its own where one was learned and is used. */
-export function useOwnBox(job: OpenJob) {
+export function useLearnedBox(job: OpenJob) {
   const learned = computed(() => learnedBoxOf(job.state.value));
   const used = computed(() => (learned.value?.used ? learned.value : null));
   const stale = computed(
