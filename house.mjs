@@ -113,6 +113,7 @@ export const coreRooms = {
     'foundation/quantities',
     'foundation/sentences',
     'foundation/settings',
+    'foundation/statistics',
     'foundation/unit',
     'judgement/tuning',
     'logs/against',

@@ -66,6 +66,7 @@ const company = {
   schools: {},
   displayUnit: 'fahrenheit' as const,
   offlineDays: 14,
+  kinds: {},
   version: 1,
 };
 

@@ -53,6 +53,8 @@ export const paths = {
   keepRun: { method: 'post', path: '/practice/runs' },
   startReview: { method: 'post', path: '/reviews' },
   review: { method: 'get', path: '/reviews/:id' },
+  kinds: { method: 'get', path: '/kinds' },
+  useKind: { method: 'post', path: '/kinds' },
   predictions: { method: 'get', path: '/predictions' },
   works: { method: 'get', path: '/work' },
   work: { method: 'get', path: '/work/:id' },

@@ -1,10 +1,11 @@
 import { mixed, object, string, type InferType } from 'yup';
+import type { Priors } from '@brine/core/machines/identification';
 import { schools, type SchoolId, type Sides } from '@brine/core/foundation/unit';
 import { freeText, LONGEST_PHONE, name, version, whole, type DeepReadonly } from '../fields/index.ts';
 import { LARGEST_LOGO, LEAST_OFFLINE_DAYS, LONGEST_LOGO_URL, MOST_OFFLINE_DAYS } from '../lengths/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
-import { count, said } from './views.ts';
+import { count, flag, list, said } from './views.ts';
 
 const sides = object(
   Object.fromEntries(
@@ -24,6 +25,23 @@ const displayUnit = () =>
     ['celsius', 'fahrenheit'],
     'displayUnit: expected celsius or fahrenheit',
   );
+/** What the company's learned units of a kind have in common, and how many they were. */
+const kindBox = object({
+  units: count(),
+  at: said(),
+  priors: mixed<Priors>().required(),
+});
+export type KindBox = DeepReadonly<InferType<typeof kindBox>>;
+
+/** A kind of which units were learned: how many, what they have in common once there are enough, and what is used of it. */
+const kindOffer = object({
+  application: said(),
+  units: count(),
+  priors: mixed<Priors>().nullable().defined(),
+  used: kindBox.nullable().defined(),
+});
+export type KindOffer = DeepReadonly<InferType<typeof kindOffer>>;
+
 const company = object({
   name: said(),
   phone: said(),
@@ -33,6 +51,8 @@ const company = object({
   displayUnit: displayUnit().required(),
   /** Days that somebody may work on a device without contact with the server. */
   offlineDays: count(),
+  /** By kind of unit: what a further one is learned with, where the lead took it. */
+  kinds: mixed<Readonly<Record<string, KindBox>>>().required(),
   version: count(),
 });
 export type Company = DeepReadonly<InferType<typeof company>>;
@@ -50,6 +70,20 @@ export const companyRoutes = {
     summary: 'The company and its preferences',
     access: 'viewer',
     answer: object({ company: company.required() }),
+  }),
+  kinds: contract({
+    ...paths.kinds,
+    summary: 'Kinds of which units were learned, and what they have in common',
+    access: 'lead',
+    answer: object({ kinds: list(kindOffer) }),
+  }),
+  useKind: contract({
+    ...paths.useKind,
+    summary:
+      'Learns further units of a kind with what the learned ones have in common, or with what is usual again',
+    access: 'lead',
+    body: object({ application: name('Kind'), use: flag() }),
+    answer: object({ company: company.required(), kinds: list(kindOffer) }),
   }),
   phones: contract({
     ...paths.phones,

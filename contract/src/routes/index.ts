@@ -1,7 +1,7 @@
 export { api, type Api } from './api.ts';
 export { type SessionLine } from './auth.ts';
 export { type TableName } from '../paths/index.ts';
-export { type Company, type Phones } from './company.ts';
+export { type Company, type KindBox, type KindOffer, type Phones } from './company.ts';
 export { type EntryResult, type JobOrder, JOBS_A_PAGE, type JobState } from './jobs.ts';
 export { type ProgressLine } from './practice.ts';
 export { type Review, type UnitJudged } from './reviews.ts';

@@ -68,7 +68,8 @@ function wholePicture(url: string): string {
   return url;
 }
 
-function viewOf(company: Company): CompanyView {
+/** What everybody may know of the company. */
+export function viewOf(company: Company): CompanyView {
   return {
     name: company.name,
     phone: company.phone,
@@ -76,6 +77,7 @@ function viewOf(company: Company): CompanyView {
     schools: company.schools,
     displayUnit: company.displayUnit,
     offlineDays: company.offlineDays,
+    kinds: company.kinds,
     version: company.version,
   };
 }

@@ -16,6 +16,7 @@ import { Migration0012OfflineDays } from './migrations/Migration0012OfflineDays.
 import { Migration0013CompanysDay } from './migrations/Migration0013CompanysDay.ts';
 import { Migration0014CompanysPapers } from './migrations/Migration0014CompanysPapers.ts';
 import { Migration0015Predictions } from './migrations/Migration0015Predictions.ts';
+import { Migration0016KindBoxes } from './migrations/Migration0016KindBoxes.ts';
 
 /** Migrations in the order they run. */
 export const migrations = [
@@ -34,6 +35,7 @@ export const migrations = [
   { name: 'Migration0013CompanysDay', class: Migration0013CompanysDay },
   { name: 'Migration0014CompanysPapers', class: Migration0014CompanysPapers },
   { name: 'Migration0015Predictions', class: Migration0015Predictions },
+  { name: 'Migration0016KindBoxes', class: Migration0016KindBoxes },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -62,6 +62,23 @@ describe('a new job on a unit that was learned', () => {
     expect(await bodiesOf(await anotherJob(unitId))).toEqual([]);
   });
 
+  test('goes to the unit’s other open jobs at once, once each, and to no archived one', async () => {
+    const { jobId, unitId } = await aJob(tess);
+    const [open, archived] = [await anotherJob(unitId), await anotherJob(unitId)];
+    const { version } = (await tess.call('GET', `/api/jobs/${archived}`)).json.job;
+    expect((await tess.call('PATCH', `/api/jobs/${archived}`, { archived: true, version })).status).toBe(200);
+    const entry = anEntry(jobId, 1, learned);
+    await Promise.all([
+      send(entry),
+      send(entry),
+      send(anEntry(open, 1, { kind: 'boxChoice', use: 'own', why: '' })),
+    ]);
+    const kindsOf = async (job: string) => (await bodiesOf(job)).map(({ kind }) => kind).sort();
+    expect(await kindsOf(jobId)).toEqual(['boxChoice', 'learned']);
+    expect(await kindsOf(open)).toEqual(['boxChoice', 'learned']);
+    expect(await kindsOf(archived)).toEqual([]);
+  });
+
   test('a box that is none is refused with the field', async () => {
     const { jobId } = await aJob(tess);
     const { json } = await send(anEntry(jobId, 1, { ...learned, box: { format: 'brine-dial/box@1' } }));

@@ -7,6 +7,7 @@ import type { Repositories } from '../database/database.ts';
 import type { Means, Services } from '../http/context.ts';
 import { AppError, asAppError, type ErrorCode } from '../http/errors.ts';
 import { namesOf } from '../people/people.service.ts';
+import { isShared, shareOut } from './carryOver.ts';
 import type { StoredEntry } from './entry.entity.ts';
 import type { Job } from './job.entity.ts';
 import { mustFindJob } from './jobs.service.ts';
@@ -140,6 +141,7 @@ async function store(
   device: string,
   sent: SentEntry,
 ): Promise<StoredEntry> {
+  const ofUnit = isShared(sent.body) ? await repositories.jobs.lockOfOneUnit(sent.job) : [];
   // The job's lock is taken first, so that two posts of one entry meet here one after the other.
   const job = await mustLockJob(repositories, sent.job);
   const twin = await repositories.entries.byId(sent.id);
@@ -152,6 +154,7 @@ async function store(
   const entry = storedOf(sent, job.lastSequence, authorId, device, services.now());
   await repositories.entries.create(entry);
   await repositories.jobs.setLastSequence(job, entry.sequence);
+  await shareOut(repositories, ofUnit, entry);
   return entry;
 }
 

@@ -1,4 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
+import type { BoxFile } from '@brine/core/machines/identification';
 import type { EntryBody } from '@brine/core/record/entries';
 import type { Held } from '@brine/core/record/history';
 import { insert } from '../database/insert.ts';
@@ -112,6 +113,22 @@ export function entryRepository(em: EntityManager) {
           order by e.body ->> 'kind', e.received_at desc, e.sequence desc`,
         [unitId, ...kinds],
       ),
+    /** The own box of each unit as it was learned last, where it is used. Without the draws: they are the most of it. */
+    async boxesInUse(): Promise<readonly BoxFile[]> {
+      const rows = await em.execute<{ box: BoxFile }[]>(
+        `with latest as (
+           select distinct on (j.unit_id, e.body ->> 'kind') j.unit_id, e.body
+             from entry e join job j on j.id = e.job_id
+            where e.body ->> 'kind' in ('learned', 'boxChoice')
+            order by j.unit_id, e.body ->> 'kind', e.device_time desc, e.received_at desc, e.sequence desc)
+         select (learned.body -> 'box') - 'drawn' as box
+           from latest learned left join latest choice on choice.unit_id = learned.unit_id and choice.body ->> 'kind' = 'boxChoice'
+          where learned.body ->> 'kind' = 'learned' and jsonb_typeof(learned.body -> 'box') = 'object'
+            and coalesce(choice.body ->> 'use', 'own') <> 'usual'
+          order by learned.unit_id`,
+      );
+      return rows.map(({ box }) => box);
+    },
     /** Logs that were held against predictions, in all jobs, in the order they were received. */
     async held(): Promise<readonly Held[]> {
       const rows = await em.execute<{ body: Held }[]>(

@@ -93,6 +93,15 @@ export function jobRepository(em: EntityManager) {
       return rows.map(({ view }) => view);
     },
     /** Jobs of a unit, newest first. */
+    /** The jobs of the unit of a job, archived ones left out, each locked; one order for all, so that two do not wait for each other. */
+    async lockOfOneUnit(id: string): Promise<readonly Job[]> {
+      const rows = await em.execute<{ id: string }[]>(
+        `select id from job where unit_id = (select unit_id from job where id = ?) and archived_at is null
+          order by id for no key update`,
+        [id],
+      );
+      return em.find(jobEntity, { id: { $in: rows.map((row) => row.id) } }, { refresh: true });
+    },
     ofUnit: (unitId: string) => em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }),
     /** Jobs of a unit by their ids: those in use first, then those in the archive, each newest first. */
     async idsOfUnit(unitId: string): Promise<readonly string[]> {

@@ -9,6 +9,7 @@ import { localDateTime } from '../shared/display/localTime.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
+import KindBoxes from './KindBoxes.vue';
 import ReviewLine from './ReviewLine.vue';
 import { useReview } from './useReview.ts';
 
@@ -143,6 +144,7 @@ const shown = ref(AT_ONCE);
     >
       Show {{ Math.min(AT_ONCE, lines.length - shown) }} more of {{ lines.length - shown }}
     </button>
+    <KindBoxes />
     <section v-if="withoutPlan.length > 0" class="mt-6" data-test="review-no-plan">
       <h2 class="text-[16px]">Without a plan yet</h2>
       <p class="hint">Answer the open questions in Survey; then it can be judged.</p>

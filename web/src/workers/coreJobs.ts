@@ -7,7 +7,7 @@ import type { FaultSpeed, FloatTrial, LoopTrial } from '@brine/core/judgement/co
 import type { CauseDay } from '@brine/core/judgement/complaints';
 import type { Predicted } from '@brine/core/judgement/commissioning';
 import type { holdAgainst, Holding, Learning } from '@brine/core/judgement/learning';
-import type { BoxFile, Predicted as UnitPredicted } from '@brine/core/machines/identification';
+import type { BoxFile, Predicted as UnitPredicted, Priors } from '@brine/core/machines/identification';
 import type { Judged } from '@brine/core/logs/against';
 import type { Log, LogLayout, Tidied } from '@brine/core/logs/reading';
 import type { FileProblem } from '@brine/core/foundation/files';
@@ -116,7 +116,12 @@ export interface CoreJobs {
     gives: readonly CauseDay[] | string | null;
   };
   learn: {
-    asks: { readonly log: Log; readonly unit: UnitDescription; readonly values: SettingValues };
+    asks: {
+      readonly log: Log;
+      readonly unit: UnitDescription;
+      readonly values: SettingValues;
+      readonly priors?: Priors;
+    };
     gives: Learning | string | null;
   };
   predictUnit: {

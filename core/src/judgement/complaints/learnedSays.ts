@@ -2,7 +2,14 @@ import type { SettingValues } from '../../foundation/settings/index.ts';
 import { quantity } from '../../foundation/quantities/index.ts';
 import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import { parameters, pointOf, type BoxFile, type ParameterId } from '../../machines/identification/index.ts';
+import {
+  parameters,
+  parametersWith,
+  pointOf,
+  saidByLog,
+  type BoxFile,
+  type ParameterId,
+} from '../../machines/identification/index.ts';
 import { covarianceOf, naturalPoint, usualOf } from '../learning/index.ts';
 import { unitScenario } from '../tuning/index.ts';
 import { causesFor } from './causesFor.ts';
@@ -31,21 +38,22 @@ const MOST = Math.log(30);
 
 /**
  * How a learned box speaks for and against causes, by Bayes' factors: how likely what the log said of a parameter is where the cause changed it, against a sound box. A parameter's own say is what its posterior adds to its
- * prior (both normal); parameters are taken each for itself. Two causes that change the same are told apart by nothing in a log: they share what it says. Empty where the unit cannot be run.
+ * prior; parameters are taken each for itself. Two causes that change the same are told apart by nothing in a log: they share what it says. Empty where the unit cannot be run.
  */
 export function learnedSays({ unit, values, box, earlier }: Compared): readonly LearnedSays[] {
   const scenario = unitScenario(usualOf(unit), values);
   if (typeof scenario === 'string') return [];
   const at = pointOf(scenario, naturalPoint(box));
   const errors = errorsOf(box);
+  const thought = parametersWith(box.priors);
   const before = earlier && { at: pointOf(scenario, naturalPoint(earlier)), errors: errorsOf(earlier) };
   return causesFor(unit).flatMap(({ id: cause, box: change = {} }): readonly LearnedSays[] => {
     let [log, most] = [0, { by: 0, i: -1 }];
     for (const [id, [mean, spread]] of Object.entries(change) as [ParameterId, readonly [number, number]][]) {
       const i = parameters.findIndex((p) => p.id === id);
-      const said = saidBy(i, at[i]!, errors[i]!);
+      const said = saidByLog(at[i]!, errors[i]!, thought[i]!);
       if (!said) continue;
-      const usual = parameters[i]!;
+      const usual = thought[i]!;
       const from = before ? before.at[i]! : usual.usual;
       const sound = said.variance + (before ? before.errors[i]! ** 2 + DRIFT ** 2 : usual.spread ** 2);
       const by =
@@ -61,7 +69,7 @@ export function learnedSays({ unit, values, box, earlier }: Compared): readonly 
         times,
         words: wordsOf(
           most.i,
-          at[most.i]! - (before ? before.at[most.i]! : parameters[most.i]!.usual),
+          at[most.i]! - (before ? before.at[most.i]! : thought[most.i]!.usual),
           before !== null,
         ),
       },
@@ -74,18 +82,6 @@ const errorsOf = (box: BoxFile): readonly number[] => {
   const n = parameters.length;
   return parameters.map((_, i) => Math.sqrt(square[i * n + i]!));
 };
-
-/** What the log alone says of a parameter: its posterior without the prior. Null where it says nothing. */
-function saidBy(
-  i: number,
-  at: number,
-  error: number,
-): { readonly value: number; readonly variance: number } | null {
-  const { usual, spread } = parameters[i]!;
-  const precision = 1 / error ** 2 - 1 / spread ** 2;
-  if (precision <= 0.05 / spread ** 2) return null;
-  return { value: (at / error ** 2 - usual / spread ** 2) / precision, variance: 1 / precision };
-}
 
 /** Logarithm of a normal density, without its constant. */
 const normalLog = (x: number, variance: number) => -0.5 * (Math.log(variance) + x ** 2 / variance);

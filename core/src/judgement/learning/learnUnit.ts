@@ -18,6 +18,7 @@ import {
   type Learned,
   type LoggedDays,
   type Measured,
+  type Priors,
 } from '../../machines/identification/index.ts';
 import type { Scenario } from '../../machines/simulation/index.ts';
 import { isLearnable, unitScenario } from '../tuning/index.ts';
@@ -31,6 +32,8 @@ export interface Lesson {
   readonly unit: UnitDescription;
   /** The settings that were in force while it was logged. */
   readonly values: SettingValues;
+  /** What a company learned of its other boxes of the kind. */
+  readonly priors?: Priors;
   /** Told the share done; false stops it. */
   readonly progress?: (share: number) => boolean;
 }
@@ -53,7 +56,13 @@ const FIT_SHARE = 0.7;
  * Learns a unit's own box from a log: parameters with their errors, how well they say what was logged, and findings in words. Null where it was stopped. A sentence where the machine is
  * none that is learned.
  */
-export function learnUnit({ log, unit, values, progress = () => true }: Lesson): Learning | string | null {
+export function learnUnit({
+  log,
+  unit,
+  values,
+  priors,
+  progress = () => true,
+}: Lesson): Learning | string | null {
   const scenario = unitScenario(usualOf(unit), values, { hours: 72, warmUpHours: 24 });
   if (typeof scenario === 'string') return scenario;
   if (scenario.tank || scenario.engine)
@@ -62,7 +71,12 @@ export function learnUnit({ log, unit, values, progress = () => true }: Lesson):
     return 'A box that is cooled is learned from its log; one that is heated is not yet.';
   const { course, begins, problems } = courseOf(log, values);
   if (!course) return { box: null, because: problems.map(courseFinding) };
-  const learned = identify({ course, scenario, progress: (share) => progress(share * FIT_SHARE) });
+  const learned = identify({
+    course,
+    scenario,
+    ...(priors && { priors }),
+    progress: (share) => progress(share * FIT_SHARE),
+  });
   const drawn =
     learned &&
     drawnFigures(scenario, learned, {
@@ -78,11 +92,13 @@ export function learnUnit({ log, unit, values, progress = () => true }: Lesson):
     box: {
       format: BOX_FORMAT,
       application: unit.application,
-      parameters: parametersOf(scenario, learned),
+      parameters: parametersOf(scenario, learned, priors),
       fit: fitOf(learned, measuredFigures(course), drawn),
-      findings: [...problems.map(courseFinding), ...learnedFindings(scenario, course, learned)],
+      findings: [...problems.map(courseFinding), ...learnedFindings(scenario, course, learned, priors)],
       hours: (course.time.at(-1)! - course.time[0]!) / 3600,
       step: course.step,
+      point: Array.from(learned.at, short),
+      ...(priors && { priors }),
       covariance: rowsOf(learned.covariance.map(short)),
       drawn: drawn.map((figures) =>
         drawnColumns.map((name) => (figures[name] === null ? null : short(figures[name]))),
@@ -94,8 +110,12 @@ export function learnUnit({ log, unit, values, progress = () => true }: Lesson):
 /** Digits that are kept of what is written down: more than any log tells. */
 const short = (value: number): number => Number(value.toPrecision(7));
 
-function parametersOf(scenario: Scenario, { at, covariance }: Learned): BoxFile['parameters'] {
-  const natural = naturalOf(scenario, at, covariance);
+function parametersOf(
+  scenario: Scenario,
+  { at, covariance }: Learned,
+  priors: Priors | undefined,
+): BoxFile['parameters'] {
+  const natural = naturalOf(scenario, at, covariance, priors);
   return Object.fromEntries(
     parameters.map(({ id, unit }) => {
       const { value, error, from } = natural[id];

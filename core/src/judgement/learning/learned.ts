@@ -9,6 +9,7 @@ import {
   type Course,
   type Learned,
   type ParameterId,
+  type Priors,
 } from '../../machines/identification/index.ts';
 
 /** A difference is told from so many standard errors on, and from this factor on: a fifth is nothing a technician could see. */
@@ -19,9 +20,14 @@ const percent = (factor: number) => Math.round(100 * factor);
 const round = (value: number) => Number(value.toPrecision(2));
 
 /** What a log told of a box, in words with numbers: what differs from the usual, and what could not be told. */
-export function learnedFindings(scenario: Scenario, course: Course, learned: Learned): readonly BoxFinding[] {
+export function learnedFindings(
+  scenario: Scenario,
+  course: Course,
+  learned: Learned,
+  priors?: Priors,
+): readonly BoxFinding[] {
   const { at, covariance } = learned;
-  const natural = naturalOf(scenario, at, covariance);
+  const natural = naturalOf(scenario, at, covariance, priors);
   const n = parameters.length;
   const list: BoxFinding[] = [];
   const note = (code: string, message: Sentence, numbers: Readonly<Record<string, number>> = {}) =>

@@ -32,6 +32,9 @@ describe('a box file', () => {
     ['fit.dutyPercent', { ...box, fit: { ...fit, dutyPercent: 50 } }],
     ['fit.airMean', { ...box, fit: { ...fit, airMean: { measured: 3 } } }],
     ['covariance', { ...box, covariance: [[1]] }],
+    ['point', { ...box, point: [0, 1] }],
+    ['priors', { ...box, priors: { capacity: { usual: 0, spread: 0 } } }],
+    ['priors', { ...box, priors: { colour: { usual: 0, spread: 1 } } }],
     ['drawn', { ...box, drawn: [[1, 2, 3]] }],
   ])('that does not fit names the field %s', (field, data) =>
     expect(readBox(data)).toMatchObject({ problem: true, field }),

@@ -2,6 +2,7 @@ import { fileProblem, isFileProblem, readHeader, type FileProblem } from '../../
 import { isQuantity } from '../../foundation/quantities/index.ts';
 import type { Sentence } from '../../foundation/sentences/index.ts';
 import { parameterIds, parameters, type ParameterId } from './parameters.ts';
+import type { Priors } from './priors.ts';
 
 export const BOX_FORMAT = 'brine-dial/box@1';
 
@@ -47,6 +48,10 @@ export interface BoxFile {
   readonly parameters: Readonly<Record<ParameterId, BoxParameter>>;
   /** How the parameters err together, in what is fitted (logarithms of factors): rows in the order of the parameters. */
   readonly covariance?: readonly (readonly number[])[];
+  /** The parameters in what is fitted, in their order: how this box stands to the usual one of its kind and size. */
+  readonly point?: readonly number[];
+  /** What was thought of the kind before the log, where that was not what is usual. */
+  readonly priors?: Priors;
   readonly fit: BoxFit;
   /** What each draw of the box says of the logged days: predictions are carried over from it. In the order of `drawnColumns`. */
   readonly drawn?: readonly (readonly (number | null)[])[];
@@ -63,7 +68,7 @@ export const drawnColumns = ['startsSeen', 'dutyPercent', 'defrostMinutes', 'air
 export function readBox(data: unknown): BoxFile | FileProblem {
   const header = readHeader(data, 'brine-dial/box', 1);
   if (isFileProblem(header)) return header;
-  const { parameters: values, fit, covariance, drawn, findings = [] } = header.data;
+  const { parameters: values, fit, covariance, point, priors, drawn, findings = [] } = header.data;
   const list = record(values);
   if (!list)
     return fileProblem('parameters', 'expected the parameters of a box, each with a value and an error');
@@ -87,6 +92,13 @@ export function readBox(data: unknown): BoxFile | FileProblem {
       'covariance',
       `expected ${parameters.length} rows of ${parameters.length} numbers, in the order of the parameters`,
     );
+  if (
+    point !== undefined &&
+    !(Array.isArray(point) && point.length === parameters.length && point.every(finite))
+  )
+    return fileProblem('point', `expected ${parameters.length} numbers, in the order of the parameters`);
+  if (priors !== undefined && !isPriors(priors))
+    return fileProblem('priors', 'expected a middle and a spread above 0 for each parameter named');
   if (drawn !== undefined && !rowsOfDraws(drawn))
     return fileProblem('drawn', `expected rows of ${drawnColumns.join(', ')}, each a number or null`);
   return { findings, ...header.data } as unknown as BoxFile;
@@ -113,6 +125,23 @@ function isFinding(value: unknown): boolean {
 function pair(value: unknown): boolean {
   const both = record(value);
   return both !== null && finite(both['measured']) && finite(both['model']);
+}
+
+/** Whether something is the priors of parameters that there are. */
+export function isPriors(value: unknown): value is Priors {
+  const named = record(value);
+  return (
+    named !== null &&
+    Object.entries(named).every(([id, one]) => {
+      const prior = record(one);
+      return (
+        (parameterIds as readonly string[]).includes(id) &&
+        finite(prior?.['usual']) &&
+        finite(prior['spread']) &&
+        prior['spread'] > 0
+      );
+    })
+  );
 }
 
 function rowsOfDraws(value: unknown): boolean {

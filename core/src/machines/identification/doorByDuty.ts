@@ -2,7 +2,8 @@ import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { Scenario } from '../simulation/index.ts';
 import { figuresOf } from './figuresOf.ts';
 import { loggerAt, ownPlantAt } from './ownPlantAt.ts';
-import { parameterIds, parameters } from './parameters.ts';
+import { parameterIds } from './parameters.ts';
+import type { Prior } from './priors.ts';
 
 const DOOR = parameterIds.indexOf('doorUse');
 /** Points of the door's use that are tried, in spreads of its prior. */
@@ -19,9 +20,9 @@ const RISE_ERROR = 2.5;
 export function doorByDuty(
   scenario: Scenario,
   at: Float64Array,
+  { usual, spread }: Prior,
   { dutyRise, every }: { readonly dutyRise: number; readonly every: number },
 ): { readonly use: number; readonly error: number } {
-  const { usual, spread } = parameters[DOOR]!;
   const tried = TRIED.map((by) => {
     const use = usual + by * spread;
     const point = Float64Array.from(at);

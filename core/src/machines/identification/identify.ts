@@ -5,13 +5,16 @@ import type { Course } from './course.ts';
 import { roomFor, runAlong, trackOf, type OpenLoopBox } from './openLoop.ts';
 import { doorByDuty } from './doorByDuty.ts';
 import { measuredFigures } from './measured.ts';
-import { boxAt, parameterIds, parameters, USUAL_LOGGER_LAG, usualPoint, valueAt } from './parameters.ts';
+import { boxAt, parameterIds, USUAL_LOGGER_LAG, valueAt } from './parameters.ts';
+import { parametersWith, type Priors } from './priors.ts';
 import { checksOf, deviations, errorsOf, groupsOf, middles } from './residuals.ts';
 
 /** What a box is learned against: the scenario of the unit under the settings that were in force. */
 export interface Identification {
   readonly course: Course;
   readonly scenario: Scenario;
+  /** What is known of boxes of the kind besides what is usual. */
+  readonly priors?: Priors;
   readonly progress?: (share: number) => boolean;
 }
 
@@ -63,7 +66,13 @@ export const isDry = ({ config }: Scenario, { defrosts }: Course): boolean =>
   config.defrost.method !== 'none' && defrosts.length === 0;
 
 /** Learns a box along a course. Null where it was stopped. */
-export function identify({ course, scenario, progress = () => true }: Identification): Learned | null {
+export function identify({
+  course,
+  scenario,
+  priors,
+  progress = () => true,
+}: Identification): Learned | null {
+  const parameters = parametersWith(priors);
   const { config } = scenario;
   const usual = usualBoxOf(scenario);
   const track = trackOf(course, usualDoor(scenario));
@@ -74,7 +83,7 @@ export function identify({ course, scenario, progress = () => true }: Identifica
   const runAt = (at: Float64Array) =>
     runAlong(track, openLoopBox(usual, scenario, at, { doorLogged: course.door !== null, dry }), room);
   const deviatedAt = (at: Float64Array) => deviations(checks, runAt(at), end);
-  const middle = usualPoint();
+  const middle = Float64Array.from(parameters, (p) => p.usual);
   const spread = Float64Array.from(parameters, (p) => p.spread);
   const priorAt = (at: Float64Array) => at.map((x, i) => (x - middle[i]!) / spread[i]!);
 
@@ -98,9 +107,9 @@ export function identify({ course, scenario, progress = () => true }: Identifica
         progress: (share) => progress(begins + share * (ends - begins)),
       },
     );
-  const rough = fitFrom(usualPoint(), errorsOf(groups, null), ROUGH);
+  const rough = fitFrom(Float64Array.from(middle), errorsOf(groups, null), ROUGH);
   if (!rough) return null;
-  const door = doorByDuty(scenario, rough.at, {
+  const door = doorByDuty(scenario, rough.at, parameters[DOOR]!, {
     dutyRise: measuredFigures(course).dutyRise,
     every: course.step,
   });

@@ -1,5 +1,13 @@
 export { alongLog, type BesideLog } from './alongLog.ts';
-export { BOX_FORMAT, type BoxFile, type BoxFinding, type BoxFit, drawnColumns, readBox } from './boxFile.ts';
+export {
+  BOX_FORMAT,
+  type BoxFile,
+  type BoxFinding,
+  type BoxFit,
+  drawnColumns,
+  isPriors,
+  readBox,
+} from './boxFile.ts';
 export { between, type Course, type CourseDefrost, type CourseStretch, type CourseSwitch } from './course.ts';
 export type { DayFigures } from './figuresOf.ts';
 export { identify, type Learned } from './identify.ts';
@@ -16,4 +24,5 @@ export {
   type PredictedId,
   predictedIds,
 } from './predict.ts';
+export { parametersWith, type Prior, type Priors, saidByLog } from './priors.ts';
 export { type ParameterId, parameterIds, parameters, usualPoint, valueAt } from './parameters.ts';

@@ -1,5 +1,6 @@
 import { usualBoxOf, usualDoor, type Scenario } from '../simulation/index.ts';
 import { parameters, USUAL_LOGGER_LAG, type Parameter, type ParameterId } from './parameters.ts';
+import { parametersWith, type Priors } from './priors.ts';
 
 /** What one stands for in the unit's own terms: the usual box's value of a factor, the scale of an amount. */
 function usualValues(scenario: Scenario): Readonly<Record<ParameterId, number>> {
@@ -38,16 +39,17 @@ export interface NaturalValue {
 /** The log tells a parameter where it leaves less than this of what was not known before. */
 const TOLD = 0.75;
 
-/** A point in the parameters' own units. */
+/** A point in the parameters' own units, with what the log told beyond the priors it was learned with. */
 export function naturalOf(
   scenario: Scenario,
   at: Float64Array,
   covariance: Float64Array,
+  priors?: Priors,
 ): Readonly<Record<ParameterId, NaturalValue>> {
   const usual = usualValues(scenario);
   const n = parameters.length;
   return Object.fromEntries(
-    parameters.map(({ id, scale, spread }, i) => {
+    parametersWith(priors).map(({ id, scale, spread }, i) => {
       const error = Math.sqrt(covariance[i * n + i]!);
       const value = scale === 'factor' ? usual[id] * Math.exp(at[i]!) : usual[id] * at[i]!;
       const from = error < TOLD * spread ? 'log' : 'usual';

@@ -108,6 +108,9 @@ const isUntold = (code: string) => code.endsWith('Unknown');
               >{{ display.words(f.message) }}
             </li>
           </ul>
+          <p v-if="learned.box.priors" class="hint mt-2" data-test="with-kind">
+            Learned with what your company’s units of the kind have in common.
+          </p>
           <template v-if="untold.length > 0">
             <h4 class="mt-3 font-semibold">What it could not say</h4>
             <ul class="mt-1 list-disc pl-5 text-[14.5px] text-soft" data-test="untold-words">

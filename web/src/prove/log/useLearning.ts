@@ -6,6 +6,7 @@ import { clockIso } from '@brine/core/logs/reading';
 import { boxMark } from '@brine/core/record/job';
 import { LONGEST_NAME } from '@brine/contract/lengths';
 import type { OpenJob } from '../../shared/job/useJob.ts';
+import { useSession } from '../../shared/session/sessionStore.ts';
 import { cutText } from '../../shared/ui/cutText.ts';
 import { core } from '../../workers/corePool.ts';
 import { latestRun } from '../../workers/latestRun.ts';
@@ -16,6 +17,7 @@ export type LearnedNow = Extract<Learning, { readonly from: number }>;
 
 /** Learns the unit's own box from the log on the page, in a worker; keeps it with the unit once somebody takes it. */
 export function useLearning(job: OpenJob, read: Ref<ReadLog>, inForceThen: () => SettingValues) {
+  const session = useSession();
   const learned = shallowRef<LearnedNow | null>(null);
   /** Why nothing was learned. */
   const because = shallowRef<readonly BoxFinding[]>([]);
@@ -40,9 +42,10 @@ export function useLearning(job: OpenJob, read: Ref<ReadLog>, inForceThen: () =>
       because.value = [];
       taken.value = false;
       share.value = 0;
+      const kind = session.company?.kinds[unit.application];
       const result = await core.run(
         'learn',
-        { log: read.value.log, unit, values: inForceThen() },
+        { log: read.value.log, unit, values: inForceThen(), ...(kind && { priors: kind.priors }) },
         { signal, share: (done) => isCurrent() && (share.value = done) },
       );
       if (!isCurrent() || result === null) return;
