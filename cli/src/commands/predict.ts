@@ -1,7 +1,7 @@
 import { isFileProblem } from '@brine/core/foundation/files';
 import { quantity } from '@brine/core/foundation/quantities';
 import { predictUnit } from '@brine/core/judgement/learning';
-import { readBox } from '@brine/core/machines/identification';
+import { predictedIds, readBox } from '@brine/core/machines/identification';
 import { Refusal } from '../args.ts';
 import type { Command } from '../command.ts';
 import { fileRefusal, readJson } from '../files.ts';
@@ -35,6 +35,7 @@ export const predict: Command = {
       days,
     });
     if (typeof figures === 'string') throw new Refusal(`predict: ${figures}`);
-    return { json: { figures } };
+    // What no log can confirm is not printed: the format names what it holds.
+    return { json: { figures: Object.fromEntries(predictedIds.map((id) => [id, figures![id]])) } };
   },
 };

@@ -8,6 +8,8 @@ import { useDisplay } from '../shared/display/displayStore.ts';
 /** What is kept of a unit over the years: papers, logs, photographs. */
 defineProps<{ history: Pick<UnitHistory, 'papers' | 'logs' | 'pictures'> }>();
 const display = useDisplay();
+/** A moment on the logger's own clock, to the minute. */
+const moment = (iso: string) => iso.replace('T', ' ').replace(/(\d\d:\d\d):\d\d.*$/, '$1');
 const paper = (job: string, whom: 'site' | 'file') =>
   addressOf('sheet', { id: job }, { for: whom, unit: display.unit });
 </script>
@@ -34,7 +36,9 @@ const paper = (job: string, whom: 'site' | 'file') =>
     <ul class="mt-1">
       <li v-for="(one, i) in history.logs" :key="i" class="border-b border-hairline py-1.5">
         <RouterLink class="link" :to="`/jobs/${one.job}/prove/log`">{{ one.name }}</RouterLink>
-        <span class="text-soft"> {{ one.from }} to {{ one.to }}, {{ one.samples }} readings</span>
+        <span class="ml-3 text-soft"
+          >{{ moment(one.from) }} to {{ moment(one.to) }}, {{ one.samples }} readings</span
+        >
       </li>
     </ul>
   </section>

@@ -3,7 +3,7 @@ import { otherBoxes } from '../../../testing/otherBoxes/boxes.ts';
 import type { LoggedRow } from '../../../testing/otherBoxes/logCsv.ts';
 import { runOther } from '../../../testing/otherBoxes/run.ts';
 import { logOf } from '../../../testing/otherBoxes/tryBox.ts';
-import { holdAgainst, type HeldFigure, type Holding } from './holdAgainst.ts';
+import { holdAgainst, standsOf, type HeldFigure, type Holding } from './holdAgainst.ts';
 
 const freezer = otherBoxes.find((box) => box.name === 'walk-in freezer')!;
 const { rows, figures } = runOther(freezer, freezer.settings, { days: 3, seed: 5 });
@@ -36,6 +36,21 @@ describe('a log against what was predicted', () => {
     ['off', duty + 20, duty + 15, duty + 25],
   ] as const)('says %s', (stands, value, low, high) => {
     expect(held(rows, [{ figure: 'dutyPercent', value, low, high }])[0]!.stands).toBe(stands);
+  });
+
+  // Four defrosts a day predicted, 3.97 counted in a log that begins between two: read as 4.0.
+  test.each([
+    ['defrostsPerDay', 3.97, 'inside'],
+    ['defrostsPerDay', 3.9, 'near'],
+  ] as const)('%s %d against 4 to 4 is %s', (figure, measured, stands) =>
+    expect(standsOf({ figure, measured, value: 4, low: 4, high: 4 })).toBe(stands),
+  );
+
+  test('a log without one reading of the air says so', () => {
+    const blind = rows.map((row) => ({ ...row, air: NaN }));
+    expect(holdAgainst({ log: logOf(blind, columns), values: freezer.settings, figures: [] })).toEqual({
+      because: [expect.objectContaining({ code: 'noAir' })],
+    });
   });
 
   test('a unit that runs all the time contradicts what was said of its running', () => {

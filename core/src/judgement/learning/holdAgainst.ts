@@ -33,6 +33,16 @@ const close: Readonly<Record<PredictedId, (measured: number) => number>> = {
   airMax: () => 1.5,
 };
 
+/** Half of the last place in which a figure is read: nearer to an end of the interval than that is inside. */
+const readTo: Readonly<Record<PredictedId, number>> = {
+  startsPerHour: 0.05,
+  dutyPercent: 0.5,
+  defrostMinutes: 0.5,
+  defrostsPerDay: 0.05,
+  airMean: 0.05,
+  airMax: 0.05,
+};
+
 /** Days that a prediction speaks of: the greatest air of more days is greater. */
 const DAYS = 3;
 
@@ -77,7 +87,8 @@ export function standsOf({
   low,
   high,
 }: PredictedFigure & { readonly figure: PredictedId; readonly measured: number }): Stands {
-  if (measured >= low && measured <= high) return 'inside';
+  const half = readTo[figure];
+  if (measured >= low - half && measured <= high + half) return 'inside';
   return Math.abs(measured - value) <= close[figure](measured) ? 'near' : 'off';
 }
 

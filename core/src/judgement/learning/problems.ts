@@ -8,7 +8,7 @@ const celsius = (t: number) => quantity(Math.round(t * 10) / 10, 'degC');
 
 /** Why nothing, or not all of a log, was learned from, in a sentence. */
 const words: Readonly<Record<CourseProblem['code'], (n: Readonly<Record<string, number>>) => Sentence>> = {
-  noAir: () => 'The log has no column of the air; nothing can be learned without it.',
+  noAir: () => 'The log has no readings of the air; nothing can be told without them.',
   tooShort: (n) =>
     sentence`The log has ${hours(n['hours']!)} in one piece; a day is needed, since the load of the night is not that of the day.`,
   tooCoarse: (n) =>

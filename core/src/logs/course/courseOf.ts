@@ -34,7 +34,7 @@ export function courseOf(log: Log, values: SettingValues): CourseFound {
     begins: log.time[0] ?? 0,
     problems: [...problems, { code, fatal: true, numbers }],
   });
-  if (!log.values.air) return fail('noAir');
+  if (!log.values.air?.some((t) => t === t)) return fail('noAir');
   const part = partFor(log, whole, known, config);
   const hours = (part.to - part.from) / 3600;
   if (whole.gaps.length > 0)

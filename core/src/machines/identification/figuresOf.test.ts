@@ -21,6 +21,13 @@ describe.each(['walkInFreezer', 'reachInRefrigerator', 'merchandiser'] as const)
     expect(figures.defrostsPerDay).toBeCloseTo((defrosts * 24) / counted.hours, 9);
   });
 
+  test('what is kept, ice and energy', () => {
+    expect(figures.productMax).toBeCloseTo(counted.product.max, 2);
+    expect(figures.energyPerDay / counted.kWhPerDay).toBeCloseTo(1, 2);
+    if (counted.iceLeftAfterDefrost === null) expect(figures.iceLeft).toBeNull();
+    else expect(Math.abs(figures.iceLeft! - counted.iceLeftAfterDefrost)).toBeLessThan(0.01);
+  });
+
   test('air as the thermometer reads it', () => {
     expect(figures.airMean).toBeCloseTo(counted.air.mean + 0.5, 1);
     expect(figures.airMax).toBeCloseTo(counted.air.max + 0.5, 1);

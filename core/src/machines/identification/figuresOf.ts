@@ -18,6 +18,10 @@ export interface DayFigures {
   readonly startsSeen: number;
   /** Duty in the hours of business less that of the other hours, points: what doors, goods and warm afternoons bring. */
   readonly dutyRise: number;
+  /** Warmest core of what is kept, °C; ice that a defrost left at most, kg (null without one); energy, kWh a day. No log says them: they are the model's own. */
+  readonly productMax: number;
+  readonly iceLeft: number | null;
+  readonly energyPerDay: number;
 }
 
 const STRIDE = 10;
@@ -54,6 +58,7 @@ export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
   const byDay = { running: [0, 0], regulating: [0, 0] };
   let [looked, seen, seenBefore] = [0, 0, false];
   for (let t = -warmUp; t < seconds;) {
+    if (t === 0) run.beginCount();
     const passed = run.letQuietPass(t, (t < 0 ? 0 : seconds) - t) || 1;
     if (passed === 1) run.second(t);
     t += passed;
@@ -87,6 +92,7 @@ export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
     const day = Math.floor((t - 1) / SECONDS_PER_DAY);
     dayMax[day] = Math.max(dayMax[day] ?? -Infinity, read);
   }
+  const { product, iceLeftAfterDefrost, kWhPerDay } = run.count.figures(run.flows);
   return {
     startsPerHour: (starts * 3600) / seconds,
     dutyPercent: (100 * running) / Math.max(1, regulating),
@@ -97,5 +103,8 @@ export function figuresOf(scenario: Scenario, logger: Logger): DayFigures {
     airDayMax: dayMax.reduce((a, b) => a + b, 0) / Math.max(1, dayMax.length) + logger.offset,
     startsSeen: (seen * 3600) / seconds,
     dutyRise: riseOf(byDay),
+    productMax: product.max,
+    iceLeft: iceLeftAfterDefrost,
+    energyPerDay: kWhPerDay,
   };
 }

@@ -17,6 +17,8 @@ export { ownPlantAt } from './ownPlantAt.ts';
 export {
   carriedOver,
   drawnFigures,
+  type EstimatedId,
+  estimatedIds,
   type LoggedDays,
   type Measured,
   type Predicted,

@@ -23,8 +23,12 @@ export const predictedIds = [
 ] as const;
 export type PredictedId = (typeof predictedIds)[number];
 
-/** What days under other settings will come to; air as the logging thermometer reads it, °C. Null where there is none of it. */
-export type Predicted = Readonly<Record<PredictedId, PredictedFigure | null>>;
+/** What no log says, and so no log confirms: estimated by the boxes drawn alone. */
+export const estimatedIds = ['productMax', 'iceLeft', 'energyPerDay'] as const;
+export type EstimatedId = (typeof estimatedIds)[number];
+
+/** What days under other settings will come to; air as the logging thermometer reads it, °C; product °C, ice kg, energy kWh a day. Null where there is none of it. */
+export type Predicted = Readonly<Record<PredictedId | EstimatedId, PredictedFigure | null>>;
 
 /** How warm days differ from their mean, K (common practice: kitchens and yards within a few degrees). */
 const WEATHER_K = 1.2;
@@ -76,9 +80,17 @@ export type Measured = LoggedDays & {
 
 /**
  * What a model still misses, besides what it does not know of the box: one standard error of a figure that was carried from measured days to days under other settings; a share of it, or in its own unit. From boxes
- * that are built otherwise (docs/identification.md).
+ * that are built otherwise (docs/identification.md); of ice and energy ours, since no log tells them.
  */
-const MISSES = { starts: 0.05, duty: 1.2, defrost: 0.05, airMean: 0.12, airMax: 0.5 } as const;
+const MISSES = {
+  starts: 0.05,
+  duty: 1.2,
+  defrost: 0.05,
+  airMean: 0.12,
+  airMax: 0.5,
+  ice: 0.3,
+  energy: 0.1,
+} as const;
 /** Duty that was read from the turns of the air, for want of a compressor column, %. */
 const DUTY_FROM_TURNS = 3;
 
@@ -149,6 +161,22 @@ export function carriedOver(
     airMax: figure(
       (is, was) => is.airMax - was.airDayMax + measured.airDayMax,
       () => MISSES.airMax,
+    ),
+    productMax: figure(
+      (is, was) => is.productMax - was.airMean + measured.airMean,
+      () => MISSES.airMean,
+    ),
+    iceLeft: after.every((f) => f.iceLeft === null)
+      ? null
+      : figure(
+          (is) => is.iceLeft ?? 0,
+          (v) => MISSES.ice * v,
+          { least: 0 },
+        ),
+    energyPerDay: figure(
+      (is, was) => ratio(is.energyPerDay, was.dutyPercent, measured.dutyPercent),
+      (v) => MISSES.energy * v,
+      { least: 0 },
     ),
   };
 }

@@ -173,3 +173,28 @@ test('a time is never shown later than the server had it', () => {
   const { sheets } = unitHistory([onAPhone(march, 366)]);
   expect(sheets[0]!.at.slice(0, 10)).toBe('2026-03-18');
 });
+
+test('a learned box is told once, though it stands in every job of the unit, and what came of its prediction with it', () => {
+  const learned: EntryBody = { kind: 'learned', name: 'week.csv', from: '', to: '', unit: '', box: null };
+  const first = job('first', '2026-03-01T08:00:00.000Z', [learned]);
+  const copy = job('second', '2026-04-01T08:00:00.000Z', [learned]);
+  const copied: HistoryJob = {
+    ...copy,
+    entries: copy.entries.map((entry) => ({ ...entry, deviceTime: first.entries[0]!.deviceTime })),
+  };
+  const held = job('third', '2026-05-01T08:00:00.000Z', [
+    {
+      kind: 'heldAgainst',
+      log: '3f2b8c1e-0000-4000-8000-000000000009',
+      name: 'later.csv',
+      predictedAt: '2026-04-01T08:00:00.000Z',
+      figures: [
+        { figure: 'dutyPercent', measured: 90, value: 60, low: 55, high: 65 },
+        { figure: 'airMean', measured: 3, value: 3, low: 2.5, high: 3.5 },
+      ],
+    },
+  ]);
+  const words = unitHistory([first, copied, held]).lines.map((line) => line.words);
+  expect(words.filter((line) => line === 'Own box forgotten')).toHaveLength(1);
+  expect(words).toContain('later.csv held against the prediction: 1 of 2 figures otherwise');
+});

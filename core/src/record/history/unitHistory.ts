@@ -3,6 +3,7 @@ import { added, fold, type JobState } from '../fold/index.ts';
 import type { AcceptedEntry, EntryBody, FrozenRow } from '../entries/index.ts';
 import { printNumber } from '../../foundation/quantities/index.ts';
 import { testName } from '../../judgement/commissioning/index.ts';
+import { standsOf } from '../../judgement/learning/index.ts';
 import { byReceipt, isAccepted, receiptOf, typedAt } from './receipt.ts';
 
 /** A job of a unit with its stream. */
@@ -118,7 +119,8 @@ export function unitHistory(jobs: readonly HistoryJob[]): UnitHistory {
     lines: states
       .flatMap(({ job }) => linesOf(job))
       .toSorted((a, b) => Date.parse(b.received) - Date.parse(a.received))
-      .map(({ line }) => line),
+      .map(({ line }) => line)
+      .filter(isNoCopy),
     sheets,
     drift: driftOf(
       kept,
@@ -243,6 +245,18 @@ function driftOf(kept: readonly KeptEntry[], found: readonly Found[]): readonly 
   });
 }
 
+/** Whether a line is the first that was written of its kind: what belongs to the unit is copied into its other jobs. */
+const isNoCopy = (line: HistoryLine, i: number, all: readonly HistoryLine[]): boolean =>
+  (line.kind !== 'learned' && line.kind !== 'boxChoice') ||
+  !all.some(
+    (other, k) =>
+      k > i &&
+      other.kind === line.kind &&
+      other.at === line.at &&
+      other.by === line.by &&
+      other.words === line.words,
+  );
+
 /** A line with when the server received it, which gives its place. */
 interface PlacedLine {
   readonly received: string;
@@ -333,6 +347,14 @@ function wordsOf(body: EntryBody): string | null {
       return body.decision ? `Complaint: ${body.words || body.decision}` : null;
     case 'log':
       return body.layout ? `Log taken in: ${body.name}, ${body.samples} rows` : null;
+    case 'learned':
+      return body.box ? `Own box learned from ${body.name}` : 'Own box forgotten';
+    case 'boxChoice':
+      return body.use === 'own' ? null : `Back to the usual box${body.why ? `: ${body.why}` : ''}`;
+    case 'heldAgainst': {
+      const off = body.figures.filter((figure) => standsOf(figure) === 'off').length;
+      return `${body.name} held against the prediction: ${off === 0 ? 'as predicted' : `${off} of ${body.figures.length} figures otherwise`}`;
+    }
     case 'alarmSeen':
       return `Alarm ${body.code}${body.words ? `: ${body.words}` : ''}${body.cleared ? ', cleared' : ''}`;
     case 'power':

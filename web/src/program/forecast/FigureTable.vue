@@ -26,24 +26,24 @@ const rows = computed(() => {
   const water = props.machine === 'tank';
   return [
     line('Cut-in and cut-out seen', (f) => `${temperature(f.cutIn)} / ${temperature(f.cutOut)}`),
-    line(water ? 'Water, warmest' : 'Product, warmest', (f) => temperature(f.product.max)),
+    ...told(line(water ? 'Water, warmest' : 'Product, warmest', (f) => temperature(f.product.max))),
     line(water ? 'Over its limit' : 'Product surface over its limit', (f) => minutes(f.minutesAbove)),
     line('First outside its limits after', (f) =>
       f.minutesUntilOutside === null ? 'never' : minutes(f.minutesUntilOutside),
     ),
-    ...(props.own
-      ? []
-      : [
-          line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
-          line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
-        ]),
+    ...told(
+      line('Starts an hour', (f) => f.startsPerHour.toFixed(1)),
+      line('Running', (f) => `${Math.round(f.dutyPercent)} %`),
+    ),
     line('Shortest off-cycle', (f) => minutes(f.shortestRestMinutes)),
     // A tank has no coil that frosts.
     ...(water ? [] : ofTheCoil()),
-    line('Energy', (f) => {
-      const value = energyOf(props.unit, f);
-      return `${value.toFixed(value < 100 ? 1 : 0)} ${energyUnit(props.unit)}`;
-    }),
+    ...told(
+      line('Energy', (f) => {
+        const value = energyOf(props.unit, f);
+        return `${value.toFixed(value < 100 ? 1 : 0)} ${energyUnit(props.unit)}`;
+      }),
+    ),
     line(
       'Alarms',
       (f) =>
@@ -55,11 +55,15 @@ const rows = computed(() => {
 });
 const ofTheCoil = () => [
   line('Defrosts: by temperature / by time', (f) => `${f.defrosts.temperature} / ${f.defrosts.time}`),
-  ...(props.own ? [] : [line('Longest defrost', (f) => minutes(f.longestDefrostMinutes))]),
-  line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
+  ...told(
+    line('Longest defrost', (f) => minutes(f.longestDefrostMinutes)),
+    line('Ice left after a defrost, at most', (f) => grams(f.iceLeftAfterDefrost)),
+  ),
   line('Water left after the drip time, at most', (f) => grams(f.waterLeftAfterDrain)),
   line('Ice grown over the run', (f) => grams(f.iceGrown)),
 ];
+/** What a learned box says with a range is told there alone. */
+const told = (...lines: readonly ReturnType<typeof line>[]) => (props.own ? [] : lines);
 function line(name: string, of: (figures: Figures) => string) {
   const values = props.runs.map((run) => of(run.figures));
   return { name, values, differs: new Set(values).size > 1 };

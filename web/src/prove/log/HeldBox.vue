@@ -66,7 +66,7 @@ watch(
         <template v-if="came"><strong class="font-semibold">✓ It came as predicted.</strong></template>
         <template v-else
           ><strong class="font-semibold">Not as predicted:</strong>
-          {{ off.map((f) => predictedNames[f.figure].toLowerCase()).join(', ') }}. Something is otherwise than
+          {{ off.map((f) => predictedNames[f.figure].toLowerCase()).join('; ') }}. Something is otherwise than
           when it was learned: the unit, its use, or the program in it.</template
         >
         <template v-if="kept"> Noted with the job.</template>

@@ -45,7 +45,7 @@ export function heldEntries(
             id: `against:${log.id}`,
             followUp: {
               due: inDays(LOOKED_AT_IN),
-              what: `${log.name} is not as predicted: ${off.join(', ')}. Find out why.`,
+              what: `${log.name} is not as predicted: ${off.join('; ')}. Find out why.`,
               done: false,
             },
           },

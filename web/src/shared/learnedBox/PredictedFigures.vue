@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import {
+  estimatedIds,
   predictedIds,
+  type EstimatedId,
   type Predicted,
   type PredictedFigure,
   type PredictedId,
@@ -16,7 +18,7 @@ const props = defineProps<{
 }>();
 const display = useDisplay();
 const rows = computed(() =>
-  predictedIds.flatMap((id) => {
+  [...predictedIds, ...estimatedIds].flatMap((id) => {
     const cells = props.columns.map(({ predicted }) => predicted[id]);
     const some = cells.filter((cell) => cell !== null);
     if (some.length === 0) return [];
@@ -26,9 +28,9 @@ const rows = computed(() =>
     return [{ id, cells, from: low - room, to: high + room }];
   }),
 );
-const words = (id: PredictedId, value: number) => predictedWords(id, value, display.unit);
+const words = (id: PredictedId | EstimatedId, value: number) => predictedWords(id, value, display.unit);
 /** One that does not spread at all is told once. */
-const range = (id: PredictedId, { low, high }: PredictedFigure) =>
+const range = (id: PredictedId | EstimatedId, { low, high }: PredictedFigure) =>
   words(id, low) === words(id, high) ? '' : `${words(id, low)} to ${words(id, high)}`;
 </script>
 
