@@ -248,6 +248,7 @@ export const coreRooms = {
     'machines/engine',
     'machines/tank',
   ],
+  'machines/starts': ['foundation/limits', 'machines/box'],
   'machines/tank': ['machines/box'],
   'practice/drills': [
     'controllers/alarmCodes',
@@ -368,6 +369,7 @@ export const coreRooms = {
   'wiring/faults': ['wiring/circuit', 'wiring/readings', 'wiring/solver'],
   'wiring/findings': ['wiring/circuit', 'wiring/report', 'wiring/solver', 'wiring/suitability'],
   'wiring/kit': ['controllers/definitions', 'wiring/circuit', 'wiring/conversion'],
+  'wiring/energise': ['wiring/circuit', 'wiring/findings', 'wiring/report', 'wiring/solver'],
   'wiring/meter': [
     'wiring/circuit',
     'wiring/faults',

@@ -22,6 +22,7 @@ const options = readOptions(
       help: 'only what is hard on it: 100 servers and 30 PostgreSQLs killed under load, a full disk (some ten minutes)',
     },
     fuzz: { flag: true, help: 'only damaged files and hostile requests: 10,000 (minutes)' },
+    long: { flag: true, help: 'tests that try many cases try all that an issue asks for (minutes each)' },
     seed: { help: 'the seed of --fuzz; a number' },
     only: { default: '', help: 'only tests whose path (Jest) or name (end-to-end) holds this' },
   },
@@ -115,6 +116,7 @@ function jest(only, env = {}) {
     BRINE_TEST_PG_BIN: cluster.postgres.bin,
     BRINE_NGSPICE: ngspice.program,
     BRINE_NGSPICE_LIBRARIES: ngspice.env.LD_LIBRARY_PATH ?? '',
+    ...(options.long && { BRINE_LONG: '1' }),
     ...env,
   });
   count(file, status, (json) => ({

@@ -10,6 +10,7 @@ import { controllerSuggest } from './commands/controllerSuggest.ts';
 import { decode } from './commands/decode.ts';
 import { diagnose } from './commands/diagnose.ts';
 import { fit } from './commands/fit.ts';
+import { energise } from './commands/energise.ts';
 import { identify } from './commands/identify.ts';
 import { keys } from './commands/keys.ts';
 import { plan } from './commands/plan.ts';
@@ -48,6 +49,7 @@ export const commands: readonly Command[] = [
   probeCalibrate,
   probeTag,
   analyse,
+  energise,
   identify,
   predict,
   saturation,

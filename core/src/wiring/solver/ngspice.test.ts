@@ -1,8 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import {
   typical,
   freezer,
@@ -13,18 +9,14 @@ import {
   withoutWire,
   withWires,
 } from '../../../testing/circuits.ts';
-import { contactEnds, type Circuit } from '../circuit/circuit.ts';
-import { isDirectCurrent, reportState } from '../report/report.ts';
-import { isSettled, type Settled } from './settle.ts';
+import { ngspice } from '../../../testing/ngspice.ts';
+import type { Circuit } from '../circuit/circuit.ts';
+import { reportState } from '../report/report.ts';
+import { isSettled } from './settle.ts';
 import { networkOf } from './network.ts';
 import { statesOf } from './states.ts';
 
-/*
- * Oracle: ngspice, from Debian's packages. The netlist is written here from the circuit file alone, without our network: wires and closed
- * contacts 0.01 Ω, open ones 10 MΩ, supplies behind 0.05 Ω, at 60 Hz or as an operating point. Only which contacts are closed is taken
- * from our answer, since ngspice knows no controls. Tolerance 0.1 % of the largest voltage, as the issue asks; 0.1 % of each current.
- */
-const HERTZ = 60;
+// Oracle: ngspice (testing/ngspice.ts). Tolerance 0.1 % of the largest voltage, as the issue asks; 0.1 % of each current.
 
 const circuits: readonly (readonly [string, () => Circuit])[] = [
   ['a freezer on 120 V', freezer],
@@ -69,127 +61,3 @@ describe.each(circuits)('%s', (_name, build) => {
     },
   );
 });
-
-/** Runs one state through ngspice: node potentials as complex numbers, and the magnitude of each supply's current. */
-function ngspice(s: Settled): {
-  readonly nodes: ReadonlyMap<string, readonly [number, number]>;
-  readonly amps: ReadonlyMap<string, number>;
-} {
-  const { circuit } = s.network;
-  const dc = isDirectCurrent(circuit);
-  const names = new Map<string, string>();
-  const node = (end: string) => {
-    if (!names.has(end)) names.set(end, `n${names.size + 1}`);
-    return names.get(end)!;
-  };
-  const lines: string[] = ['brine dial'];
-  let count = 0;
-  const resistor = (a: string, b: string, ohms: number) =>
-    lines.push(`R${(count += 1)} ${node(a)} ${node(b)} ${ohms}`);
-  const contactOhms = (closed: boolean) => (closed ? 0.01 : 10e6);
-
-  for (const [i, supply] of circuit.supplies.entries()) {
-    lines.push(
-      `V${i} s${i} 0 ${dc ? `DC ${supply.volts}` : `DC 0 AC ${supply.volts} ${supply.degrees ?? 0}`}`,
-    );
-    lines.push(`R${(count += 1)} s${i} ${node(supply.id)} 0.05`);
-  }
-  for (const wire of circuit.wires) resistor(wire.from, wire.to, 0.01);
-  circuit.parts.forEach((part, index) => {
-    const at = (t: string) => `${part.id}.${t}`;
-    switch (part.kind) {
-      case 'fuse':
-        resistor(at('a'), at('b'), contactOhms(!s.blown.some((b) => b.part === index)));
-        break;
-      case 'switch':
-        resistor(at('a'), at('b'), contactOhms(part.closedIn.includes(s.asked.state)));
-        break;
-      case 'contact': {
-        const ends = contactEnds(part);
-        if (ends.no) resistor(at(ends.com), at(ends.no), contactOhms(s.driven.has(index)));
-        if (ends.nc) resistor(at(ends.com), at(ends.nc), contactOhms(!s.driven.has(index)));
-        break;
-      }
-      case 'contactor':
-        resistor(at(part.coil[0]!), at(part.coil[1]!), part.coilOhms);
-        for (const [a, b] of part.poles) resistor(at(a!), at(b!), contactOhms(s.contactorIn.has(index)));
-        break;
-      case 'control':
-        resistor(at(part.terminals[0]!), at(part.terminals[1]!), part.ohms);
-        break;
-      case 'load': {
-        const branches =
-          part.terminals.length === 3
-            ? part.terminals.map((t) => [at(t), `${part.id}*`] as const)
-            : [[at(part.terminals[0]!), at(part.terminals[1]!)] as const];
-        for (const [a, b] of branches) {
-          resistor(a, b, part.ratedVolts ** 2 / part.watts);
-          const line =
-            part.amps === undefined ? 0 : part.amps * (part.terminals.length === 3 ? Math.sqrt(3) : 1);
-          const lag = Math.sqrt(
-            Math.max(0, (line / part.ratedVolts) ** 2 - (part.watts / part.ratedVolts ** 2) ** 2),
-          );
-          if (lag > 0)
-            lines.push(`L${(count += 1)} ${node(a)} ${node(b)} ${1 / (2 * Math.PI * HERTZ * lag)}`);
-        }
-        break;
-      }
-      case 'transformer': {
-        // An ideal transformer from controlled sources, its series resistance on the primary.
-        const n = part.ratedVolts / part.secondaryVolts;
-        const [h1, h2, x1, x2] = [...part.primary, ...part.secondary].map((t) => node(at(t)));
-        lines.push(`R${(count += 1)} ${h1} t${index} ${(0.05 * part.ratedVolts ** 2) / part.va}`);
-        lines.push(`VS${index} t${index} u${index} 0`, `E${index} u${index} ${h2} ${x1} ${x2} ${n}`);
-        lines.push(`F${index} ${x2} ${x1} VS${index} ${n}`, `R${(count += 1)} ${x2} 0 1e9`);
-        break;
-      }
-      default:
-        break;
-    }
-  });
-  // ngspice refuses a node that hangs on nothing: each gets 1e15 Ω, which moves no other.
-  for (const name of names.values()) lines.push(`R${(count += 1)} ${name} 0 1e15`);
-
-  const folder = mkdtempSync(join(tmpdir(), 'brine-spice-'));
-  try {
-    const file = join(folder, 'out.txt');
-    const vectors = [
-      ...[...names.values()].flatMap((n) => (dc ? [`v(${n})`] : [`vr(${n})`, `vi(${n})`])),
-      ...circuit.supplies.flatMap((_, i) =>
-        dc ? [`i(v${i})`] : [`real(v${i}#branch)`, `imag(v${i}#branch)`],
-      ),
-    ];
-    const run = [
-      '.options gmin=1e-15 reltol=1e-9 abstol=1e-15',
-      '.control',
-      'set numdgt=12',
-      'set wr_singlescale',
-      dc ? 'op' : `ac lin 1 ${HERTZ} ${HERTZ}`,
-      `wrdata ${file} ${vectors.join(' ')}`,
-      'quit',
-      '.endc',
-      '.end',
-    ];
-    const deck = join(folder, 'deck.cir');
-    writeFileSync(deck, [...lines, ...run].join('\n'));
-    const program = process.env['BRINE_NGSPICE'] ?? 'ngspice';
-    const libraries = process.env['BRINE_NGSPICE_LIBRARIES'];
-    const result = spawnSync(program, ['-b', deck], {
-      encoding: 'utf8',
-      env: { ...process.env, ...(libraries ? { LD_LIBRARY_PATH: libraries } : {}) },
-    });
-    if (result.error) throw new Error(`ngspice is missing; bin/test brings it: ${result.error.message}`);
-    const numbers = readFileSync(file, 'utf8').trim().split(/\s+/).map(Number).slice(1);
-    const width = dc ? 1 : 2;
-    const values = vectors.length / width;
-    const pairs = Array.from({ length: values }, (_, i): [number, number] =>
-      dc ? [numbers[i]!, 0] : [numbers[2 * i]!, numbers[2 * i + 1]!],
-    );
-    return {
-      nodes: new Map([...names.keys()].map((end, i) => [end, pairs[i]!])),
-      amps: new Map(circuit.supplies.map((supply, i) => [supply.id, Math.hypot(...pairs[names.size + i]!)])),
-    };
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
