@@ -108,6 +108,13 @@ export const coreRooms = {
     'wiring/conversion',
     'wiring/suitability',
   ],
+  'judgement/energise': [
+    'foundation/settings',
+    'machines/box',
+    'machines/starts',
+    'wiring/circuit',
+    'wiring/energise',
+  ],
   'judgement/learning': [
     'foundation/limits',
     'foundation/quantities',

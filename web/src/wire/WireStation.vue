@@ -7,6 +7,7 @@ import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import { useNarrow } from '../shared/ui/useNarrow.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import AsFound from './AsFound.vue';
+import BeforePower from './BeforePower.vue';
 import BesidePictures from './BesidePictures.vue';
 import DiagramView from './DiagramView.vue';
 import KitView from './KitView.vue';
@@ -136,6 +137,7 @@ function show(wires: readonly string[]) {
               <strong class="font-semibold">To be decided by hand. </strong>{{ problem }}
             </li>
           </ul>
+          <BeforePower v-if="view !== 'kit'" class="mb-3" />
           <WiringFindings
             v-if="plan.findings.length > 0"
             class="mb-3 max-md:order-last max-md:mt-3"

@@ -4,6 +4,7 @@ import { causeDays, fanCauseDays } from '@brine/core/judgement/complaints';
 import { faultSpeed, tryFloat, tryLoop } from '@brine/core/judgement/condenserFans';
 import { runCondenser } from '@brine/core/machines/condenser';
 import { predict } from '@brine/core/judgement/commissioning';
+import { beforePower } from '@brine/core/judgement/energise';
 import { holdAgainst, learnUnit, predictUnit } from '@brine/core/judgement/learning';
 import { judgeLog } from '@brine/core/logs/against';
 import { pairedOffset, tools } from '@brine/core/judgement/tools';
@@ -94,6 +95,8 @@ function work(id: number, request: CoreRequest): unknown {
       return predictUnit({ ...request, progress: told(id) });
     case 'holdAgainst':
       return holdAgainst(request);
+    case 'beforePower':
+      return beforePower(request);
     case 'fanCauses':
       return fanCauseDays(request.run, told(id));
     case 'causes':

@@ -6,6 +6,7 @@ import type { CondenserRun, CondenserRunResult } from '@brine/core/machines/cond
 import type { FaultSpeed, FloatTrial, LoopTrial } from '@brine/core/judgement/condenserFans';
 import type { CauseDay } from '@brine/core/judgement/complaints';
 import type { Predicted } from '@brine/core/judgement/commissioning';
+import type { BeforePower, PowerQuestion } from '@brine/core/judgement/energise';
 import type { holdAgainst, Holding, Learning } from '@brine/core/judgement/learning';
 import type { BoxFile, Predicted as UnitPredicted, Priors } from '@brine/core/machines/identification';
 import type { Judged } from '@brine/core/logs/against';
@@ -132,6 +133,7 @@ export interface CoreJobs {
     asks: Holding;
     gives: ReturnType<typeof holdAgainst>;
   };
+  beforePower: { asks: PowerQuestion; gives: BeforePower };
   fanCauses: { asks: { readonly run: CondenserRun }; gives: readonly CauseDay[] | null };
 }
 export type CoreJob = keyof CoreJobs;

@@ -1,0 +1,1 @@
+export { type BeforePower, beforePower, type MayStart, type PowerQuestion } from './beforePower.ts';
