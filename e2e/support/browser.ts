@@ -14,7 +14,8 @@ export async function launch(
   const folder = profile ?? mkdtempSync(join(tmpdir(), 'brine-chromium-'));
   const browser = await puppeteer.launch({
     executablePath: program,
-    headless: true,
+    // The shell of Debian's Chromium draws the same pages for half of the work.
+    headless: program.endsWith('headless-shell') ? 'shell' : true,
     pipe: true,
     userDataDir: folder,
     args: [
