@@ -5,7 +5,6 @@ import { folder } from './project.mjs';
 import { has, read } from './run.mjs';
 
 const SHELL = 'usr/lib/chromium/chromium-headless-shell';
-const WHOLE = 'usr/lib/chromium/chromium';
 
 /**
  * Chromium from Debian's packages: the program and the environment it runs in. Its headless shell where Debian has it, since it draws the same pages for half of the work; else the whole browser. Fonts come along,

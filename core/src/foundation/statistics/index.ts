@@ -3,5 +3,5 @@ export { chance, normal } from './chance.ts';
 export { cholesky } from './cholesky.ts';
 export { leastSquares } from './leastSquares.ts';
 export { median, middleMean, quantile, spreadOf } from './statistics.ts';
-export { randomEffects, type RandomEffects } from './randomEffects.ts';
+export { randomEffects } from './randomEffects.ts';
 export { straightLine } from './straightLine.ts';

@@ -128,7 +128,7 @@ function pair(value: unknown): boolean {
 }
 
 /** Whether something is the priors of parameters that there are. */
-export function isPriors(value: unknown): value is Priors {
+function isPriors(value: unknown): value is Priors {
   const named = record(value);
   return (
     named !== null &&

@@ -1,13 +1,5 @@
 export { alongLog, type BesideLog } from './alongLog.ts';
-export {
-  BOX_FORMAT,
-  type BoxFile,
-  type BoxFinding,
-  type BoxFit,
-  drawnColumns,
-  isPriors,
-  readBox,
-} from './boxFile.ts';
+export { BOX_FORMAT, type BoxFile, type BoxFinding, type BoxFit, drawnColumns, readBox } from './boxFile.ts';
 export { between, type Course, type CourseDefrost, type CourseStretch, type CourseSwitch } from './course.ts';
 export type { DayFigures } from './figuresOf.ts';
 export { identify, type Learned } from './identify.ts';

@@ -2,7 +2,7 @@ import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { Command, ControlConfig, ControlInputs } from '../box/index.ts';
 
 /** What hands, probes and power may do at once, besides that the breaker closes. */
-export const startCauses = [
+const startCauses = [
   'boxWarm',
   'boxCold',
   'coilWarm',

@@ -1,2 +1,2 @@
-export type { Danger, DangerCode } from './danger.ts';
-export { energise, type Energise, type EnergiseVerdict } from './energise.ts';
+export type { DangerCode } from './danger.ts';
+export { energise, type Energise } from './energise.ts';
