@@ -51,6 +51,16 @@ function wholeBrowser() {
   return { program: programIn(unpacked), env: fontsFor(unpacked, environmentFor(unpacked)) };
 }
 
+function programIn(base) {
+  if (base === null) {
+    if (!has('chromium') || !existsSync('/usr/lib/chromium/chromium')) return null;
+    return read('sh', ['-c', 'command -v chromium'])?.trim() ?? null;
+  }
+  // The wrapper script of the package names system paths: the program itself is started instead.
+  const program = join(base, 'usr/lib/chromium/chromium');
+  return existsSync(program) ? program : null;
+}
+
 /** Unpacked fonts lie where no system configuration looks: a configuration of our own names both places. */
 function fontsFor(unpacked, env) {
   if (unpacked === null) return env;
