@@ -39,6 +39,7 @@ const colours = {
   unsafe: 'border-alarm bg-alarm-wash',
   notKnown: 'border-amber bg-amber-wash',
 } as const;
+const heats = computed(() => job.program.value.inForce['regulation.action'] === 'heat');
 const supplies = computed(() => said.value?.supplies.join(' and ') ?? '');
 </script>
 
@@ -91,7 +92,7 @@ const supplies = computed(() => said.value?.supplies.join(' and ') ?? '');
       </p>
       <section v-if="said.starts.length > 0" aria-labelledby="may-start">
         <h3 id="may-start" class="font-semibold">What may start, and when at the earliest</h3>
-        <StartStrip :starts="said.starts" :minutes="MINUTES_LOOKED" />
+        <StartStrip :starts="said.starts" :minutes="MINUTES_LOOKED" :heats="heats" />
       </section>
       <section v-if="said.protects.length > 0" aria-labelledby="protects">
         <h3 id="protects" class="font-semibold">What protects it as wired now</h3>

@@ -1,9 +1,17 @@
 <script setup lang="ts">
 import type { MayStart } from '@brine/core/judgement/energise';
+import type { StartOutput } from '@brine/core/machines/starts';
 import { outputNames, startWords } from './startWords.ts';
 
 /** What may start in the next minutes, an output a lane: free up to its earliest second, then hatched. The words beside say the same. */
-const props = defineProps<{ starts: readonly MayStart[]; minutes: number }>();
+const props = defineProps<{
+  starts: readonly MayStart[];
+  minutes: number;
+  /** The first stage heats: its output is no compressor. */
+  heats: boolean;
+}>();
+const nameOf = (output: StartOutput) =>
+  output === 'compressor' && props.heats ? 'Heating' : outputNames[output];
 const ticks = [0, 2, 4, 6, 8, 10].filter((minute) => minute <= props.minutes);
 const share = (seconds: number) => Math.min(100, (100 * seconds) / (60 * props.minutes));
 </script>
@@ -16,7 +24,7 @@ const share = (seconds: number) => Math.min(100, (100 * seconds) / (60 * props.m
       class="grid grid-cols-[7.5rem_minmax(0,1fr)] items-center gap-x-3 border-t border-hairline py-1.5"
       :data-output="start.output"
     >
-      <span class="font-semibold">{{ outputNames[start.output] }}</span>
+      <span class="font-semibold">{{ nameOf(start.output) }}</span>
       <div class="relative h-4 border-b border-ink" aria-hidden="true">
         <span
           class="start-free absolute inset-y-0 right-0 border-l-2 border-alarm"

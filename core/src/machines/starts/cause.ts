@@ -95,9 +95,10 @@ function restingAt({ setpoint, stage, probes }: ControlConfig): number {
   return (calm - probes.airOffset) / (probes.airSlope || 1);
 }
 
-/** A time of day at which no clock is due for longest. */
+/** The time of day after which no clock is due for longest. */
 function quietTime({ defrost }: ControlConfig): number {
   const times = [...defrost.clockTimes].sort((a, b) => a - b);
-  const last = times.at(-1);
-  return last === undefined ? 0 : (last + 1) % SECONDS_PER_DAY;
+  const gapAfter = (i: number) => (times[i + 1] ?? times[0]! + SECONDS_PER_DAY) - times[i]!;
+  const longest = times.reduce((best, _, i) => (gapAfter(i) > gapAfter(best) ? i : best), 0);
+  return times.length === 0 ? 0 : (times[longest]! + 1) % SECONDS_PER_DAY;
 }
