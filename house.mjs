@@ -19,6 +19,7 @@ export const coreRooms = {
   'controllers/builtIn': ['controllers/definitions', 'foundation/settings'],
   'controllers/definitions': ['foundation/files', 'foundation/quantities', 'foundation/settings'],
   'controllers/pages': ['foundation/statistics'],
+  'controllers/interrupted': ['controllers/definitions', 'controllers/panel'],
   'controllers/panel': ['controllers/definitions', 'foundation/quantities'],
   'controllers/showing': ['controllers/definitions', 'controllers/panel'],
   'controllers/suggest': ['controllers/definitions', 'foundation/quantities', 'foundation/settings'],

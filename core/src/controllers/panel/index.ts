@@ -11,7 +11,7 @@ export type { PlanStep } from './plan/walker.ts';
 export { CannotPlan, type Wish } from './plan/wishes.ts';
 export { presentValues } from './present.ts';
 export { readController } from './reach.ts';
-export { shows } from './shows.ts';
+export { printValue, shows } from './shows.ts';
 export { turnedValue } from './turned.ts';
 export { setsDisplay } from './values.ts';
 export { deedName, deedWords, namedDeeds } from './words/deedWords.ts';

@@ -2,22 +2,20 @@ import { SECONDS_PER_DAY } from '../../foundation/limits/index.ts';
 import type { Command, ControlConfig, ControlInputs } from '../box/index.ts';
 
 /** What hands, probes and power may do at once, besides that the breaker closes. */
-const startCauses = [
-  'boxWarm',
-  'boxCold',
-  'coilWarm',
-  'probeOpens',
-  'coilProbeOpens',
-  'secondWarm',
-  'secondProbeOpens',
-  'doorOpens',
-  'alarmInput',
-  'defrostKey',
-  'defrostDue',
-  'defrostStopKey',
-  'standbyKey',
-] as const;
-export type StartCause = (typeof startCauses)[number];
+export type StartCause =
+  | 'boxWarm'
+  | 'boxCold'
+  | 'coilWarm'
+  | 'probeOpens'
+  | 'coilProbeOpens'
+  | 'secondWarm'
+  | 'secondProbeOpens'
+  | 'doorOpens'
+  | 'alarmInput'
+  | 'defrostKey'
+  | 'defrostDue'
+  | 'defrostStopKey'
+  | 'standbyKey';
 
 /** One thing that each of these parts of the inputs may be; the first of each is what nobody thinks twice about. */
 const alternatives: readonly (readonly (StartCause | null)[])[] = [
