@@ -1,2 +1,2 @@
-export { type Ending, endings, memoriesAfter, type MayBe } from './memories.ts';
-export { type NextReading, Readings } from './nextReading.ts';
+export { endings, memoriesAfter, type MayBe } from './memories.ts';
+export { Readings } from './nextReading.ts';

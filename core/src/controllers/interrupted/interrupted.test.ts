@@ -13,8 +13,8 @@ import {
   type Machine,
   type Wish,
 } from '../panel/index.ts';
-import { ended, endings, memoriesAfter, singleStrokes, type MayBe } from './memories.ts';
-import { Readings } from './nextReading.ts';
+import { endings, memoriesAfter, Readings, type MayBe } from './index.ts';
+import { ended, singleStrokes } from './memories.ts';
 
 const definitions: readonly ControllerDefinition[] = [
   ...styles.map(styleDefinition),
