@@ -1,2 +1,2 @@
-export { endings, memoriesAfter, type MayBe } from './memories.ts';
+export { endings, memoriesAfter, type MayBe, undecided } from './memories.ts';
 export { Readings } from './nextReading.ts';

@@ -59,6 +59,12 @@ export function memoriesAfter(
   return found;
 }
 
+/** Codes in which memories that no reading tells apart still differ: they are hidden in all of them, or show alike. They are set anew once they can be seen. */
+export const undecided = (left: readonly MayBe[]): readonly string[] =>
+  [...(left[0]?.memory ?? [])].flatMap(([code, value]) =>
+    left.every(({ memory }) => sameCodeValue(memory.get(code)!, value)) ? [] : [code],
+  );
+
 function isSame(a: CodeValues, b: CodeValues): boolean {
   if (a.size !== b.size) return false;
   for (const [code, value] of a) {
