@@ -10,7 +10,7 @@ import { MINUTES_LOOKED, useBeforePower } from './useBeforePower.ts';
 /** Before the breaker is closed: what is live that should not be, what runs without its safety, and what may start, from the wires that are ticked off. */
 const job = useJob();
 const { said, running, problem } = useBeforePower(job);
-/** Stays as it was opened while another tick is looked at. */
+/** Stays as it was opened while another tick is looked at; its line keeps its height too, so that nothing moves from under a thumb. */
 const isOpen = ref(false);
 const kinds: readonly (readonly [DangerCode, string, string])[] = [
   ['shortCircuit', 'short', 'shorts'],
@@ -47,7 +47,7 @@ const supplies = computed(() => said.value?.supplies.join(' and ') ?? '');
   <FormProblem v-if="problem" :message="problem" />
   <p
     v-if="running && !said"
-    class="min-h-11 border-l-4 border-hairline bg-band px-3 py-2.5 print:hidden"
+    class="min-h-[4.4rem] border-l-4 border-hairline bg-band px-3 py-2.5 sm:min-h-12 print:hidden"
     role="status"
     data-test="before-power-looking"
   >
@@ -62,7 +62,7 @@ const supplies = computed(() => said.value?.supplies.join(' and ') ?? '');
     @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
   >
     <summary
-      class="min-h-11 cursor-pointer px-3 py-2.5"
+      class="min-h-[4.4rem] cursor-pointer px-3 py-2.5 sm:min-h-12"
       :data-verdict="said.verdict"
       data-test="before-power-verdict"
     >
