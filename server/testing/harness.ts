@@ -195,6 +195,14 @@ export async function startWithTess(
   return { harness, tess };
 }
 
+/** A lead who is signed in. */
+export async function aLead(harness: Harness, login = 'lea'): Promise<Client> {
+  await harness.person(login, 'lead');
+  const lead = harness.client();
+  await lead.signIn(login);
+  return lead;
+}
+
 /** A site, a unit and a job on it, made by a technician. */
 export async function aJob(
   technician: Client,

@@ -2,16 +2,14 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { deflateSync } from 'node:zlib';
 import { freezerJob } from '../../testing/freezerJob.ts';
 import { summariseWaiting } from '../summaries/summaries.ts';
-import { startWithTess, type Client, type Harness } from '../../testing/harness.ts';
+import { aLead, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
 let lead: Client;
 beforeAll(async () => {
   ({ harness, tess } = await startWithTess());
-  await harness.person('lea', 'lead');
-  lead = harness.client();
-  await lead.signIn('lea');
+  lead = await aLead(harness);
 });
 afterAll(() => harness.stop());
 

@@ -1,15 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { aJob, anEntry, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
+import { aLead, aJob, anEntry, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 
 let harness: Harness;
 let tess: Client;
 let lead: Client;
 beforeAll(async () => {
   ({ harness, tess } = await startWithTess());
-  await harness.person('lea', 'lead');
-  lead = harness.client();
-  await lead.signIn('lea');
+  lead = await aLead(harness);
 });
 afterAll(() => harness.stop());
 

@@ -120,7 +120,7 @@ export function entryRepository(em: EntityManager) {
            select distinct on (j.unit_id, e.body ->> 'kind') j.unit_id, e.body
              from entry e join job j on j.id = e.job_id
             where e.body ->> 'kind' in ('learned', 'boxChoice')
-            order by j.unit_id, e.body ->> 'kind', e.device_time desc, e.received_at desc, e.sequence desc)
+            order by j.unit_id, e.body ->> 'kind', e.received_at desc, e.sequence desc)
          select (learned.body -> 'box') - 'drawn' as box
            from latest learned left join latest choice on choice.unit_id = learned.unit_id and choice.body ->> 'kind' = 'boxChoice'
           where learned.body ->> 'kind' = 'learned' and jsonb_typeof(learned.body -> 'box') = 'object'

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { unzipSync } from 'fflate';
 import { QUEUE_SCHEMA as leftOutOfBackups } from '../../../scripts/lib/backups.mjs';
 import { freezerJob } from '../../testing/freezerJob.ts';
-import { aJob, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
+import { aLead, aJob, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 import { keepHouse } from './housekeeping.ts';
 import { QUEUE_SCHEMA } from './queue.ts';
 import { runWork } from './runner.ts';
@@ -25,9 +25,7 @@ const until = async (client: Client, id: string, ...states: string[]) => {
 
 beforeAll(async () => {
   ({ harness, tess } = await startWithTess({ queue: true }));
-  await harness.person('lea', 'lead');
-  lea = harness.client();
-  await lea.signIn('lea');
+  lea = await aLead(harness);
   const jobId = await freezerJob(tess, 'brae-f', []);
   siteId = (await tess.call('GET', `/api/jobs/${jobId}`)).json.job.unit.siteId;
 });

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { MayStart } from '@brine/core/judgement/energise';
 import type { StartOutput } from '@brine/core/machines/starts';
-import { outputNames, startWords } from './startWords.ts';
+import { outputWords } from '../shared/circuit/outputWords.ts';
+import { startWords } from './startWords.ts';
 
 /** What may start in the next minutes, an output a lane: free up to its earliest second, then hatched. The words beside say the same. */
 const props = defineProps<{
@@ -11,7 +12,7 @@ const props = defineProps<{
   heats: boolean;
 }>();
 const nameOf = (output: StartOutput) =>
-  output === 'compressor' && props.heats ? 'Heating' : outputNames[output];
+  output === 'compressor' && props.heats ? 'Heating' : outputWords(output);
 const ticks = [0, 2, 4, 6, 8, 10].filter((minute) => minute <= props.minutes);
 const share = (seconds: number) => Math.min(100, (100 * seconds) / (60 * props.minutes));
 </script>

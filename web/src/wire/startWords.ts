@@ -1,14 +1,5 @@
 import type { MayStart } from '@brine/core/judgement/energise';
-import type { StartCause, StartOutput } from '@brine/core/machines/starts';
-
-/** Outputs as a technician calls them. */
-export const outputNames: Readonly<Record<StartOutput, string>> = {
-  compressor: 'Compressor',
-  defrost: 'Defrost heat',
-  fan: 'Fan',
-  stage2: 'Second stage',
-  alarm: 'Alarm contact',
-};
+import type { StartCause } from '@brine/core/machines/starts';
 
 const causeWords: Readonly<Record<StartCause, string>> = {
   boxWarm: 'the box is warm',

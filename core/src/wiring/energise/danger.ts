@@ -10,9 +10,6 @@ export interface Danger {
   readonly message: string;
 }
 
-/** Volts as a sentence shows them. */
-export const voltWords = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} V`;
-
 /** One of each place and kind: the state in which it is worst. `grave` says how bad one is, more is worse. */
 export function worstOfEach(
   dangers: readonly Danger[],

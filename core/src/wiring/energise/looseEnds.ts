@@ -1,10 +1,8 @@
 import { endWords, type Circuit } from '../circuit/index.ts';
-import { openVolts, type Settled } from '../solver/index.ts';
-import { voltWords, worstOfEach, type Danger } from './danger.ts';
+import { voltWords } from '../findings/index.ts';
+import { LIVE_VOLTS, voltsToEarth, type Settled } from '../solver/index.ts';
+import { worstOfEach, type Danger } from './danger.ts';
 import type { PartlyWired } from './partial.ts';
-
-/** From here on a bare end is live (common practice for contact voltage in wet rooms is 25 to 30 V; the command line's format says 30). */
-export const LIVE_VOLTS = 30;
 
 /** Terminals that wait for a wire, with the wire's id. A supply is no terminal: it is live whatever hangs on it. */
 function waiting(plan: Circuit, { missing }: PartlyWired): ReadonlyMap<string, string> {
@@ -53,10 +51,4 @@ export function suppliesWaiting(plan: Circuit, { missing }: PartlyWired): readon
         Math.abs(volts) > LIVE_VOLTS && missing.some(({ wire }) => wire.from === id || wire.to === id),
     )
     .map(({ id }) => id);
-}
-
-/** Volts between a node and the protective earth; to the common reference where the circuit has none. */
-export function voltsToEarth(s: Settled, node: number): number {
-  const earth = s.network.sources.find((source) => source.id === 'PE');
-  return earth ? openVolts(s, node, earth.node) : Math.hypot(s.re[node]!, s.im[node]!);
 }

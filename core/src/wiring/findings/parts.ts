@@ -17,10 +17,11 @@ import { amps, figure, finding, volts, type WiringFinding } from './finding.ts';
 
 const OVER = 1.1;
 const UNDER = 0.85;
-/** Below this a consumer is simply off. */
-const OFF = 0.1;
+/** Below this share of its rated volts a consumer is simply off. */
+export const OFF = 0.1;
 
-function ratedVolts(part: Part): number | null {
+/** Volts that a load, a coil or a control is made for; null for a part that takes none. */
+export function ratedVolts(part: Part): number | null {
   switch (part.kind) {
     case 'load':
     case 'control':

@@ -1,4 +1,11 @@
-import { branchAmps, openVolts, SUPPLY_OHMS, type Settled } from '../solver/index.ts';
+import {
+  branchAmps,
+  LIVE_VOLTS,
+  openVolts,
+  SUPPLY_OHMS,
+  voltsToEarth,
+  type Settled,
+} from '../solver/index.ts';
 import { amps, figure, finding, volts, type WiringFinding } from './finding.ts';
 
 /** Share of the largest voltage between two supplies by which a supply's node may move before it is a short circuit. */
@@ -67,16 +74,12 @@ export function fuseBlows(s: Settled): readonly WiringFinding[] {
   });
 }
 
-/** probeOnMains: a probe lead stands over 30 V to earth, or over 30 V to its other lead. */
+/** probeOnMains: a probe lead is live, to earth or to its other lead. */
 export function probeOnMains(s: Settled): readonly WiringFinding[] {
-  const earth = s.network.sources.find((source) => source.id === 'PE');
   return s.network.parts.flatMap(({ part, nodes }) => {
     if (part.kind !== 'probe') return [];
-    const toEarth = nodes.map((node) =>
-      earth ? openVolts(s, node, earth.node) : Math.hypot(s.re[node]!, s.im[node]!),
-    );
-    const worst = Math.max(...toEarth, openVolts(s, nodes[0]!, nodes[1]!));
-    if (worst <= 30) return [];
+    const worst = Math.max(...leadVolts(s, nodes));
+    if (worst <= LIVE_VOLTS) return [];
     return [
       finding(
         'probeOnMains',
@@ -87,6 +90,12 @@ export function probeOnMains(s: Settled): readonly WiringFinding[] {
       ),
     ];
   });
+}
+
+/** Volts of each lead of a probe: to earth or to its other lead, whichever is more. */
+export function leadVolts(s: Settled, nodes: readonly number[]): readonly number[] {
+  const across = openVolts(s, nodes[0]!, nodes[1]!);
+  return nodes.map((node) => Math.max(voltsToEarth(s, node), across));
 }
 
 /** backFeed: two loads in series carry a current between two supplies, through a point that hangs on no supply itself. */

@@ -10,6 +10,8 @@ export const SUPPLY_OHMS = 0.05;
 export const PULL_IN = 0.75;
 /** A load: energised from this share of rated volts. */
 export const LOAD_ON = 0.5;
+/** A bare end is live from here on, to earth (the circuit format; common practice for contact voltage is 25 to 50 V). */
+export const LIVE_VOLTS = 30;
 /** Rounds after which a circuit that still clicks is called unsettled. */
 export const MOST_ROUNDS = 50;
 

@@ -1,4 +1,4 @@
-export { LOAD_ON, SUPPLY_OHMS } from './constants.ts';
+export { LIVE_VOLTS, LOAD_ON, SUPPLY_OHMS } from './constants.ts';
 export { eliminationOf } from './elimination.ts';
 export { CLOSED, type Network, networkOf, OPEN, type Placed } from './network.ts';
 export { currentPaths, type Groups, groupsOf, isFed, metalPaths } from './paths.ts';
@@ -10,6 +10,7 @@ export {
   partAmps,
   partVolts,
   voltsBetween,
+  voltsToEarth,
 } from './reading.ts';
 export { branchAmps, type Effect, isSettled, settle, type Settled, type Unsettled } from './settle.ts';
 export { deadState, statesOf } from './states.ts';

@@ -54,6 +54,12 @@ export function highestVolts(s: Settled, index: number): number {
   );
 }
 
+/** Volts between a node and the protective earth; to the common reference where the circuit has none. */
+export function voltsToEarth(s: Settled, node: number): number {
+  const earth = s.network.sources.find((source) => source.id === 'PE');
+  return earth ? openVolts(s, node, earth.node) : Math.hypot(s.re[node]!, s.im[node]!);
+}
+
 /** Volts between two nodes with no meter on them. */
 export function openVolts(s: Settled, a: number, b: number): number {
   return Math.hypot(s.re[a]! - s.re[b]!, s.im[a]! - s.im[b]!);
