@@ -2,6 +2,7 @@ import { computed, shallowRef, watch } from 'vue';
 import { fullMemory, settingsOfCodes } from '@brine/core/controllers/definitions';
 import type { BeforePower, PowerQuestion } from '@brine/core/judgement/energise';
 import { wireIds } from '@brine/core/wiring/circuit';
+import { doubtWords } from '@brine/core/wiring/unsure';
 import type { OpenJob } from '../shared/job/useJob.ts';
 import { core } from '../workers/corePool.ts';
 import { latestRun } from '../workers/latestRun.ts';
@@ -12,7 +13,7 @@ export const MINUTES_LOOKED = 10;
 /** Whether the wiring as it is ticked off may be energised, and what may start then: worked out in a worker whenever a wire, a value or the plan changes. */
 export function useBeforePower(job: OpenJob) {
   const asked = computed<PowerQuestion | null>(() => {
-    const { plan, tasks, wired, doubts } = job.wiring.value;
+    const { plan, tasks, wired, doubts, found } = job.wiring.value;
     const definition = job.replacement.value;
     if (!plan) return null;
     const waits = new Set(tasks.filter((id) => !wired.has(id)));
@@ -33,14 +34,7 @@ export function useBeforePower(job: OpenJob) {
             ]
           : []),
       ],
-      doubts: [
-        ...(doubts.length > 0
-          ? [
-              `${doubts.length} ${doubts.length === 1 ? 'wire' : 'wires'} as found ${doubts.length === 1 ? 'is' : 'are'} in doubt.`,
-            ]
-          : []),
-        ...plan.problems,
-      ],
+      doubts: [...doubts.map(({ what }) => doubtWords(what, found ?? undefined)), ...plan.problems],
       minutes: MINUTES_LOOKED,
     };
   });

@@ -2,7 +2,7 @@ import type { SettingValues } from '../../foundation/settings/index.ts';
 import { controlConfig } from '../../machines/box/index.ts';
 import { earliestStarts, startOutputs, type EarliestStart } from '../../machines/starts/index.ts';
 import type { Circuit } from '../../wiring/circuit/index.ts';
-import { energise, type Energise } from '../../wiring/energise/index.ts';
+import { energise, verdictOf, type Energise } from '../../wiring/energise/index.ts';
 
 /** What is asked before the breaker is closed. */
 export interface PowerQuestion {
@@ -46,7 +46,7 @@ export function beforePower({ circuit, done, holds, doubts, minutes }: PowerQues
   return {
     ...said,
     unknown,
-    verdict: said.dangers.length > 0 ? 'unsafe' : unknown.length > 0 ? 'notKnown' : 'safe',
+    verdict: verdictOf(said.dangers, unknown),
     starts: startOutputs.flatMap((output) => {
       const all = starts.flat().filter((start) => start.output === output);
       const earliest = all.toSorted((a, b) => a.earliestSeconds - b.earliestSeconds)[0];

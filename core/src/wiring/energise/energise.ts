@@ -8,6 +8,10 @@ import { probesOnMains, shorts, wrongVoltages } from './voltages.ts';
 
 export type EnergiseVerdict = 'safe' | 'unsafe' | 'notKnown';
 
+/** One danger makes it unsafe; what is not known is never safe. */
+export const verdictOf = (dangers: readonly Danger[], unknown: readonly string[]): EnergiseVerdict =>
+  dangers.length > 0 ? 'unsafe' : unknown.length > 0 ? 'notKnown' : 'safe';
+
 /** What is said before the breaker is closed. */
 export interface Energise {
   readonly verdict: EnergiseVerdict;
@@ -49,7 +53,7 @@ export function energise(plan: Circuit, done: ReadonlySet<string> | null = null)
     ...untraced(plan),
   ];
   return {
-    verdict: dangers.length > 0 ? 'unsafe' : unknown.length > 0 ? 'notKnown' : 'safe',
+    verdict: verdictOf(dangers, unknown),
     dangers,
     unknown,
     supplies: suppliesWaiting(plan, partly),

@@ -1,2 +1,2 @@
 export type { DangerCode } from './danger.ts';
-export { energise, type Energise } from './energise.ts';
+export { energise, type Energise, verdictOf } from './energise.ts';
