@@ -67,6 +67,9 @@ describe('what a learned box says of causes', () => {
     const { words } = said(changed('heater', 0.5)).get('deadHeater')!;
     expect(inWords(words)).toBe('The defrost heater does 50 % of what it was when it was learned before.');
     expect(inWords(said(before, null).get('deadHeater')!.words)).toContain('of what is usual');
+    // Learned with what the company's other units say: then that is what it stands beside.
+    const kind = { ...before, priors: { heater: { usual: -0.2, spread: 0.2 } } };
+    expect(inWords(said(kind, null).get('deadHeater')!.words)).toContain('your units of the kind');
   });
 
   // Closed form: with errors as wide as the prior the log says nothing.

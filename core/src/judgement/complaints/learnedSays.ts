@@ -9,8 +9,9 @@ import {
   saidByLog,
   type BoxFile,
   type ParameterId,
+  type Priors,
 } from '../../machines/identification/index.ts';
-import { covarianceOf, naturalPoint, usualOf } from '../learning/index.ts';
+import { covarianceOf, naturalPoint, partWords, usualOf } from '../learning/index.ts';
 import { unitScenario } from '../tuning/index.ts';
 import { causesFor } from './causesFor.ts';
 
@@ -67,11 +68,10 @@ export function learnedSays({ unit, values, box, earlier }: Compared): readonly 
       {
         cause,
         times,
-        words: wordsOf(
-          most.i,
-          at[most.i]! - (before ? before.at[most.i]! : thought[most.i]!.usual),
-          before !== null,
-        ),
+        words: wordsOf(most.i, at[most.i]! - (before ? before.at[most.i]! : thought[most.i]!.usual), {
+          before: before !== null,
+          priors: box.priors,
+        }),
       },
     ];
   });
@@ -86,18 +86,20 @@ const errorsOf = (box: BoxFile): readonly number[] => {
 /** Logarithm of a normal density, without its constant. */
 const normalLog = (x: number, variance: number) => -0.5 * (Math.log(variance) + x ** 2 / variance);
 
-const does: Readonly<Partial<Record<ParameterId, string>>> = {
-  capacity: 'The machine gives',
-  coilToAir: 'The coil takes up',
-  doorUse: 'The door lets in',
-  wallLoss: 'The walls let through',
-  heater: 'The defrost heater does',
-};
-
-function wordsOf(i: number, by: number, before: boolean): Sentence {
+/** A part against what it is compared with: the box before, the company's own units of the kind where it was learned with them, else the usual. */
+function wordsOf(
+  i: number,
+  by: number,
+  { before, priors }: { readonly before: boolean; readonly priors: Priors | undefined },
+): Sentence {
   const { id } = parameters[i]!;
-  const against = before ? 'what it was when it was learned before' : 'what is usual';
   if (id === 'loggerOffset')
     return sentence`The log reads ${quantity(Math.round(Math.abs(by) * 10) / 10, 'K')} ${by > 0 ? 'warmer' : 'colder'} than the control’s own probe${before ? ', against the log before' : ''}.`;
-  return `${does[id]} ${Math.round(100 * Math.exp(by))} % of ${against}.`;
+  const against = before
+    ? 'what it was when it was learned before'
+    : priors?.[id]
+      ? 'what your units of the kind have in common'
+      : 'what is usual';
+  const part = partWords[id]!;
+  return `${part[0]!.toUpperCase()}${part.slice(1)} ${Math.round(100 * Math.exp(by))} % of ${against}.`;
 }

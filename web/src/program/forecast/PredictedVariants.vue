@@ -36,7 +36,7 @@ const columns = computed(() =>
       <FormProblem :message="line.problem && `${line.name}: ${line.problem}`" />
       <p v-if="line.share !== null" class="flex items-center gap-3 text-[14px] text-soft" role="status">
         <progress class="bar w-48" :value="line.share" max="1" aria-label="Drawing days"></progress>
-        {{ line.name }}: drawing 32 boxes that the log allows, {{ Math.round(line.share * 100) }} %
+        {{ line.name }}: drawing boxes that the log allows, {{ Math.round(line.share * 100) }} %
       </p>
     </template>
     <div v-if="columns.length > 0" class="max-w-3xl overflow-x-auto">
