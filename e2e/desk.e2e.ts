@@ -1,22 +1,8 @@
-import { found } from '../scripts/words/phrases.mjs';
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { newPage } from './support/browser.ts';
 import { byTest, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { PASSWORD } from './support/steps.ts';
 import { onStage } from './support/stage.ts';
-import { mainViews } from './support/views.ts';
 import { expectSame, type EndToEndTest } from './support/suite.ts';
-
-const require = createRequire(import.meta.url);
-
-/** What the tests read of axe-core's answer. */
-interface AxeResult {
-  readonly violations: readonly {
-    readonly id: string;
-    readonly nodes: readonly { readonly html: string }[];
-  }[];
-}
 
 /** Keys of the desk. */
 export const keys: EndToEndTest = {
@@ -59,57 +45,6 @@ export const keys: EndToEndTest = {
       await page.keyboard.press('Escape');
       await page.keyboard.press('[');
       await page.waitForFunction(() => location.pathname.split('/')[3] === 'wire');
-    }),
-};
-
-/** Accessibility, measured by axe-core on every main view in both themes. */
-export const accessible: EndToEndTest = {
-  name: 'no view breaks a rule of WCAG 2.2 AA that axe-core can see, on paper and in the box, at the desk and on a phone; none says what the glossary does not want',
-  run: () =>
-    onStage(async ({ server, browser }) => {
-      const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-      const broken: string[] = [];
-      const words: string[] = [];
-      for (const size of ['desk', 'phone'] as const) {
-        const page = await newPage(browser, size);
-        await page.goto(`${server.base}/jobs`, { waitUntil: 'networkidle0' });
-        if (size === 'desk') await signIn(page, server.base, 'lena', PASSWORD);
-        await page.goto(`${server.base}/jobs`, { waitUntil: 'networkidle0' });
-        const { job, views } = await mainViews(page, size);
-        for (const theme of ['paper', 'box'])
-          for (const view of views) {
-            await page.evaluate((name) => localStorage.setItem('brine-theme', name), theme);
-            await page.goto(`${server.base}${view}`, { waitUntil: 'networkidle0' });
-            if (theme === 'paper') {
-              const text = await page.evaluate(() => document.body.innerText);
-              words.push(...found(text).map((problem) => `${size} ${view.replace(job, '/job')} ${problem}`));
-            }
-            await page.evaluate(axe);
-            // The theme changes colours alone: the other rules are asked once, on paper.
-            const runOnly =
-              theme === 'paper'
-                ? ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
-                : ['color-contrast'];
-            const violations = await page.evaluate(async (rules) => {
-              const { axe: tool } = window as unknown as {
-                axe: { run(where: Document, how: object): Promise<AxeResult> };
-              };
-              const result = await tool.run(document, { runOnly: rules });
-              return result.violations.map(
-                (v) =>
-                  `${v.id}: ${v.nodes
-                    .map((n) => n.html.slice(0, 160))
-                    .slice(0, 3)
-                    .join(' | ')}`,
-              );
-            }, runOnly);
-            broken.push(
-              ...violations.map((v: string) => `${size} ${theme} ${view.replace(job, '/job')} ${v}`),
-            );
-          }
-      }
-      expectSame(broken, [], 'violations');
-      expectSame(words, [], 'phrases that docs/glossary.md does not want');
     }),
 };
 

@@ -16,10 +16,11 @@ import {
   textOf,
 } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
+import { keyOne, ownFreezer } from './support/cabinet.ts';
 import { sayWhyOpen } from './support/leaving.ts';
 import { query } from './support/database.ts';
 import { onStage, type Stage } from './support/stage.ts';
-import { answerFreezer, openJobOn, ownUnit, PASSWORD } from './support/steps.ts';
+import { answerFreezer, PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 const phoneOf = (stage: Stage) => newPage(stage.browser, 'phone', { serviceWorker: true });
@@ -36,45 +37,8 @@ async function takeAlong(page: Page, base: string, id: string): Promise<void> {
   await page.evaluate(async () => void (await navigator.serviceWorker.ready));
 }
 
-/** A job on a walk-in freezer that nobody prepared, opened at a desk; surveyed, with a control chosen, where that is wanted. */
-async function ownFreezer({ server, browser }: Stage, surveyed = true): Promise<string> {
-  // In a context of its own: on the phone nobody has signed in yet.
-  const context = await browser.createBrowserContext();
-  const desk = await newPage(context);
-  await signIn(desk, server.base, 'tess', PASSWORD);
-  await ownUnit(desk, 'Own quay', { name: 'Own freezer', tag: 'OWN-9', plate: 'R-449A 230 V' });
-  const id = await openJobOn(desk, server.base, 'OWN-9', 'Flight mode');
-  if (surveyed) {
-    await answerFreezer(desk);
-    await choose(desk, byTest('control-new'), 'Marl 4');
-  }
-  await allSaved(desk);
-  await context.close();
-  return id;
-}
-
 const onPage = (page: Page, path: string) =>
   page.waitForFunction((at) => location.pathname.includes(at), {}, path);
-const codeNow = (page: Page) => page.$eval(byTest('cabinet-card'), (node) => node.getAttribute('data-now'));
-
-/** Keys the code that stands in cabinet mode, and waits for the next. */
-async function keyOne(page: Page): Promise<void> {
-  const before = await codeNow(page);
-  if (await page.$(byTest('decide-first'))) {
-    await tap(page, byTest('leave-default'));
-    await page.waitForFunction((at) => !document.querySelector(at), {}, byTest('decide-first'));
-  }
-  await tap(page, byTest('keyed-in'));
-  await page.waitForFunction(
-    (at, code) =>
-      document.querySelector(at)?.getAttribute('data-now') !== code ||
-      document.body.innerText.includes('All codes are settled'),
-    {},
-    byTest('cabinet-card'),
-    before,
-  );
-}
-
 /** A picture file as a camera gives it. */
 async function photograph(page: Page): Promise<string> {
   const bytes = await page.evaluate(async () => {
@@ -311,9 +275,54 @@ export const twoPhones: EndToEndTest = {
         ],
         'codes keyed',
       );
-      for (const phone of phones) {
+      for (const [i, phone] of phones.entries()) {
         await phone.bringToFront();
-        await seeText(phone, 'Warm at noon');
+        await seeText(phone, 'Warm at noon', 20_000).catch(async (error) => {
+          const rows2 = await query(
+            server.databaseUrl,
+            `select sequence, seen, device_sequence, device, p.login, body->>'kind' k, body::text b from entry e join person p on p.id=e.author_id where job_id='${id}' order by sequence`,
+          );
+          console.log(
+            'PHONE',
+            i,
+            JSON.stringify(
+              rows2.map((r) => [
+                r['sequence'],
+                r['seen'],
+                r['device_sequence'],
+                String(r['device']).slice(0, 4),
+                r['login'],
+                r['k'],
+                String(r['b']).slice(0, 60),
+              ]),
+              null,
+              0,
+            ).replaceAll('],[', '],\n['),
+          );
+          console.log(
+            await phone.evaluate(async () => ({
+              v: document.visibilityState,
+              kept: await new Promise((resolve) => {
+                const open = indexedDB.open('brine-dial-kept');
+                open.onsuccess = () => {
+                  const all = open.result.transaction('streams').objectStore('streams').getAll();
+                  all.onsuccess = () =>
+                    resolve(
+                      all.result.map((s: any) => [
+                        s.job,
+                        s.seen,
+                        s.entries.length,
+                        s.entries.at(-1)?.sequence,
+                      ]),
+                    );
+                };
+              }),
+              has: document.querySelector('[data-test=conflicts]')?.textContent,
+              field: (document.querySelector('#question-complaint-field') as any)?.value,
+            })),
+          );
+          throw error;
+        });
         await seeText(phone, 'Ice on the coil');
         const told = await phone.evaluate(() => document.body.innerText);
         expectHolds(told, 'Ice on the coil', 'the other value stands beside it');

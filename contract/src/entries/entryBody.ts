@@ -48,6 +48,7 @@ import { learned, type Learned } from './learned.ts';
 import { boxChoice, type BoxChoice } from './boxChoice.ts';
 import { predicted, type Predicted } from './predicted.ts';
 import { heldAgainst, type HeldAgainst } from './heldAgainst.ts';
+import { readBack, type ReadBack } from './readBack.ts';
 
 /** Every kind of entry with the schema of its body, in the order they are listed to a person. */
 export const entrySchemas = {
@@ -101,6 +102,7 @@ export const entrySchemas = {
   boxChoice,
   predicted,
   heldAgainst,
+  readBack,
 } as const;
 
 export type EntryKind = keyof typeof entrySchemas;
@@ -156,4 +158,5 @@ export type EntryBody =
   | Learned
   | BoxChoice
   | Predicted
-  | HeldAgainst;
+  | HeldAgainst
+  | ReadBack;

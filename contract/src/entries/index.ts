@@ -54,3 +54,4 @@ export type { Learned } from './learned.ts';
 export type { BoxChoice } from './boxChoice.ts';
 export type { Predicted } from './predicted.ts';
 export type { HeldAgainst } from './heldAgainst.ts';
+export type { ReadBack } from './readBack.ts';

@@ -4,10 +4,12 @@ import { printShown } from '@brine/core/record/handover';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import GraveLosses from './GraveLosses.vue';
+import BrokenOffLine from './interrupted/BrokenOffLine.vue';
+import type { Interrupted } from './interrupted/useInterrupted.ts';
 import type { Cabinet } from './useCabinet.ts';
 
 /** The codes on a phone: how far it is, each with what it is set to; any opens cabinet mode. */
-const props = defineProps<{ cabinet: Cabinet }>();
+const props = defineProps<{ cabinet: Cabinet; interrupted: Interrupted }>();
 const emit = defineEmits<{ open: [code: string | null] }>();
 const job = useJob();
 const display = computed(() => job.program.value.display!);
@@ -19,6 +21,7 @@ const words = computed(
 
 <template>
   <div class="flex flex-col gap-3 pb-4" data-test="cabinet-list">
+    <BrokenOffLine :interrupted="interrupted" />
     <GraveLosses />
     <p>{{ words }}</p>
     <AppButton

@@ -17,12 +17,14 @@ import { saidOfRow } from './rowWords.ts';
 import ControllerDisplay from './ControllerDisplay.vue';
 import DecideFirst from './DecideFirst.vue';
 import GraveLosses from './GraveLosses.vue';
+import BrokenOffLine from './interrupted/BrokenOffLine.vue';
+import type { Interrupted } from './interrupted/useInterrupted.ts';
 import LookAlikes from './LookAlikes.vue';
 import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
 
-const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
-const emit = defineEmits<{ ask: []; close: [] }>();
+const props = defineProps<{ cabinet: Cabinet; strokes: Strokes; interrupted: Interrupted }>();
+const emit = defineEmits<{ ask: []; closed: []; close: [] }>();
 const job = useJob();
 const session = useSession();
 const router = useRouter();
@@ -75,7 +77,7 @@ const clock = useMenuClock(
   () => props.strokes.timeOut.value,
   () => {
     if (options.value.sound) alertHand();
-    props.strokes.standAt(null);
+    emit('closed');
   },
 );
 const lastWords = computed(() => (row.value && row.value.state !== 'open' ? saidOfRow(row.value) : ''));
@@ -127,6 +129,7 @@ useKeys([
     @close="emit('close')"
   >
     <div data-test="cabinet-card" :data-now="row.code">
+      <BrokenOffLine class="mb-2" :interrupted="interrupted" />
       <GraveLosses class="mb-2" />
       <template v-if="done">
         <h2 class="text-[30px] leading-tight">All codes are settled</h2>

@@ -8,12 +8,14 @@ import AppButton from '../shared/ui/AppButton.vue';
 import CabinetRow from './CabinetRow.vue';
 import DecideFirst from './DecideFirst.vue';
 import GraveLosses from './GraveLosses.vue';
+import BrokenOffLine from './interrupted/BrokenOffLine.vue';
+import type { Interrupted } from './interrupted/useInterrupted.ts';
 import LookAlikes from './LookAlikes.vue';
 import StrokeList from './StrokeList.vue';
 import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
 
-const props = defineProps<{ cabinet: Cabinet; strokes: Strokes }>();
+const props = defineProps<{ cabinet: Cabinet; strokes: Strokes; interrupted: Interrupted }>();
 const job = useJob();
 const session = useSession();
 const emit = defineEmits<{ ask: []; mode: [] }>();
@@ -39,6 +41,7 @@ async function show(row: ProgramRow | null) {
 
 <template>
   <div class="flex flex-col">
+    <BrokenOffLine class="mb-2" :interrupted="interrupted" />
     <GraveLosses class="mb-2" />
     <div class="flex-1 lg:min-h-0 lg:overflow-auto" tabindex="0" role="region" aria-label="Codes to key in">
       <table class="table-plain" data-test="cabinet">

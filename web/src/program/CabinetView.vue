@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { useJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import CabinetList from './CabinetList.vue';
 import CabinetMode from './CabinetMode.vue';
 import CabinetTable from './CabinetTable.vue';
+import { useInterrupted } from './interrupted/useInterrupted.ts';
+import WhatWasKept from './interrupted/WhatWasKept.vue';
 import ShowsElse from './ShowsElse.vue';
 import { useCabinet } from './useCabinet.ts';
 import { useStrokes } from './useStrokes.ts';
@@ -17,11 +19,21 @@ const job = useJob();
 const cabinet = useCabinet();
 const strokes = useStrokes(cabinet);
 const session = useSession();
+const interrupted = useInterrupted(cabinet);
 const narrow = useNarrow();
 /** On a phone the cabinet is what one came for. */
 const mode = ref(narrow.value);
 /** The display shows something else than it must; or the code is left out. */
 const asking = ref(false);
+onMounted(() => session.mayWrite && void interrupted.look());
+/** The menu has closed: where it drops what was not saved, that is asked after. */
+function atRest() {
+  strokes.standAt(null);
+  void interrupted.look(true);
+}
+function goOn(standsAt: string | null) {
+  strokes.standAt(standsAt);
+}
 function open(code: string | null) {
   if (code !== null) cabinet.goTo(code);
   mode.value = true;
@@ -45,23 +57,34 @@ useKeys([
 </script>
 
 <template>
-  <CabinetList v-if="narrow" v-bind="$attrs" :cabinet="cabinet" @open="open" />
+  <CabinetList v-if="narrow" v-bind="$attrs" :cabinet="cabinet" :interrupted="interrupted" @open="open" />
   <CabinetTable
     v-else
     v-bind="$attrs"
     :cabinet="cabinet"
     :strokes="strokes"
+    :interrupted="interrupted"
     @ask="asking = true"
     @mode="open(null)"
   />
-  <CabinetMode v-if="mode" :cabinet="cabinet" :strokes="strokes" @ask="asking = true" @close="mode = false" />
+  <CabinetMode
+    v-if="mode && !interrupted.isOpen.value"
+    :cabinet="cabinet"
+    :strokes="strokes"
+    :interrupted="interrupted"
+    @ask="asking = true"
+    @closed="atRest"
+    @close="mode = false"
+  />
+  <WhatWasKept v-if="interrupted.isOpen.value" :interrupted="interrupted" @taken="goOn" />
   <ShowsElse
     v-if="asking && cabinet.current.value"
     :row="cabinet.current.value"
     :rows="cabinet.rows.value"
     :display="job.program.value.display!"
     @close="asking = false"
-    @stand-at="strokes.standAt"
+    @stand-at="(code) => (code === null ? atRest() : strokes.standAt(code))"
+    @find-out="interrupted.begin()"
     @shows-value="(value) => strokes.showsValue(cabinet.current.value!.code, value)"
     @stays="cabinet.showsElse"
     @leave-at="cabinet.leaveAt"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { readTypedCode, type CodeValue, type DisplayState } from '@brine/core/controllers/definitions';
+import { machineOf } from '@brine/core/controllers/panel';
 import { printShown } from '@brine/core/record/handover';
 import type { ProgramRow } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
@@ -16,8 +17,10 @@ const emit = defineEmits<{
   stays: [shown: string];
   leaveAt: [value: CodeValue];
   skip: [why: string];
+  findOut: [];
 }>();
 const job = useJob();
+const hasPanel = computed(() => job.replacement.value !== null && machineOf(job.replacement.value) !== null);
 const text = ref('');
 const why = ref('');
 const typed = computed(() => text.value.trim());
@@ -81,6 +84,14 @@ function end(say: () => void) {
       >
       <AppButton wide class="!min-h-14" data-test="at-rest" @click="end(() => emit('standAt', null))"
         >The standard display: the menu has closed</AppButton
+      >
+      <AppButton
+        v-if="hasPanel"
+        wide
+        class="!min-h-14"
+        data-test="find-out-kept"
+        @click="end(() => emit('findOut'))"
+        >Broken off: find out what the control kept</AppButton
       >
       <div class="mt-2 flex gap-2 border-t border-hairline pt-3">
         <input

@@ -12,8 +12,7 @@ import {
   type StrokeWords,
   type Wish,
 } from '@brine/core/controllers/panel';
-import type { ProgramRow } from '@brine/core/record/job';
-import { parseNumber } from '@brine/core/foundation/quantities';
+import { knownCodes, valueAtCabinet, type ProgramRow } from '@brine/core/record/job';
 import { mainMenuOf, type CodeValue } from '@brine/core/controllers/definitions';
 import { useJob } from '../shared/job/useJob.ts';
 import type { Cabinet } from './useCabinet.ts';
@@ -37,16 +36,12 @@ export function useStrokes(cabinet: Cabinet) {
   const shown = ref<ReadonlyMap<string, CodeValue>>(new Map());
   /** The code whose value the display shows right now, open to be turned. */
   const inEdit = ref<string | null>(null);
-  /** What was read from this very control before anything was keyed. */
-  const read = computed<ReadonlyMap<string, CodeValue>>(() =>
-    job.oldPin.value !== null && job.oldPin.value.hash === job.newPin.value?.hash
-      ? (job.program.value.found?.codes ?? new Map<string, CodeValue>())
-      : new Map<string, CodeValue>(),
-  );
+  /** What was read from this very control. */
+  const read = computed(() => knownCodes(job.state.value, job.program.value.found));
   const keyed = computed<readonly Wish[]>(() =>
     cabinet.rows.value.flatMap((row) =>
       // Keyed in once more, a code is turned as if it were not; what its display showed instead is where the turning begins.
-      row.code === cabinet.current.value?.code && row.state === 'keyed' ? [] : standing(row),
+      row.code === cabinet.current.value?.code && row.state === 'keyed' ? [] : wishOf(row),
     ),
   );
   const present = computed(() =>
@@ -145,14 +140,10 @@ export function useStrokes(cabinet: Cabinet) {
 
 export type Strokes = ReturnType<typeof useStrokes>;
 
-/** What a settled code stands at: what was keyed, or what the display showed instead. */
-function standing(row: ProgramRow): readonly Wish[] {
-  if (row.state === 'keyed') return [{ code: row.code, value: row.value }];
-  if (row.state !== 'showsElse' || row.shown === null) return [];
-  if (row.parameter.encoding.type !== 'number') return [{ code: row.code, value: row.shown }];
-  const number = parseNumber(row.shown);
-  return number === null ? [] : [{ code: row.code, value: number }];
-}
+const wishOf = (row: ProgramRow): readonly Wish[] => {
+  const value = valueAtCabinet(row);
+  return value === null ? [] : [{ code: row.code, value }];
+};
 
 function attempt(plan: () => readonly PlanStep[]): {
   readonly steps: readonly PlanStep[];

@@ -13,8 +13,10 @@ import { judgement } from '@brine/core/judgement/verdict';
 import { diagnose } from '@brine/core/wiring/faults';
 import { fit } from '@brine/core/judgement/fit';
 import { narrow } from '@brine/core/wiring/unsure';
+import { memoriesAtPanel } from '@brine/core/controllers/interrupted';
 import { greyOf, prepare } from '@brine/core/controllers/pages';
 import { proofOf } from '@brine/core/wiring/meter';
+import { machineOf } from '@brine/core/controllers/panel';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
 import { readLogFile } from './readLogFile.ts';
 
@@ -97,6 +99,11 @@ function work(id: number, request: CoreRequest): unknown {
       return holdAgainst(request);
     case 'beforePower':
       return beforePower(request);
+    case 'memories': {
+      const { definition, at } = request;
+      const machine = machineOf(definition);
+      return machine && memoriesAtPanel(machine, { ...at, before: new Map(Object.entries(at.before)) });
+    }
     case 'fanCauses':
       return fanCauseDays(request.run, told(id));
     case 'causes':

@@ -1,5 +1,6 @@
 import type { UnitDescription } from '@brine/core/foundation/unit';
-import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import type { CodeValue, ControllerDefinition } from '@brine/core/controllers/definitions';
+import type { AtPanel, MayBe } from '@brine/core/controllers/interrupted';
 import type { CondenserConfig } from '@brine/core/machines/condenser';
 import type { ControlConfig } from '@brine/core/machines/box';
 import type { CondenserRun, CondenserRunResult } from '@brine/core/machines/condenser';
@@ -134,6 +135,14 @@ export interface CoreJobs {
     gives: ReturnType<typeof holdAgainst>;
   };
   beforePower: { asks: PowerQuestion; gives: BeforePower };
+  memories: {
+    asks: {
+      readonly definition: ControllerDefinition;
+      readonly at: Omit<AtPanel, 'before'> & { readonly before: Readonly<Record<string, CodeValue>> };
+    };
+    /** Null where nothing is stated of the panel. */
+    gives: readonly MayBe[] | null;
+  };
   fanCauses: { asks: { readonly run: CondenserRun }; gives: readonly CauseDay[] | null };
 }
 export type CoreJob = keyof CoreJobs;

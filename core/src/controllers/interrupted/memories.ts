@@ -44,17 +44,29 @@ export function memoriesAfter(
   present: CodeValues,
   steps: readonly Act[],
 ): readonly MayBe[] {
-  const found: { memory: CodeValues; stops: { after: number; ending: Ending }[] }[] = [];
-  let state = panelAtRest(machine, present);
+  return memoriesFrom(machine, panelAtRest(machine, present), steps);
+}
+
+/** The same from a panel that stands anywhere. */
+export function memoriesFrom(machine: Machine, from: PanelState, steps: readonly Act[]): readonly MayBe[] {
+  const found: MayBe[] = [];
+  let state = from;
   const strokes = singleStrokes(steps);
   for (let after = 0; after <= strokes.length; after += 1) {
     if (after > 0) state = act(machine, state, strokes[after - 1]!).state;
-    for (const ending of endings) {
-      const memory = ended(machine, state, ending);
-      const same = found.find((one) => isSame(one.memory, memory));
-      if (same) same.stops.push({ after, ending });
-      else found.push({ memory, stops: [{ after, ending }] });
-    }
+    for (const ending of endings)
+      found.push({ memory: ended(machine, state, ending), stops: [{ after, ending }] });
+  }
+  return distinct(found);
+}
+
+/** Memories that are the same told once, with every point at which each may have come about. */
+export function distinct(memories: readonly MayBe[]): readonly MayBe[] {
+  const found: { memory: CodeValues; stops: MayBe['stops'] }[] = [];
+  for (const { memory, stops } of memories) {
+    const same = found.find((one) => isSame(one.memory, memory));
+    if (same) same.stops = [...same.stops, ...stops];
+    else found.push({ memory, stops });
   }
   return found;
 }

@@ -24,9 +24,8 @@ export class Readings {
   private readonly memories: readonly MayBe[];
   /** What each code shows in each memory; null where it is not in the menu. */
   private readonly shown: ReadonlyMap<string, readonly (string | null)[]>;
-  /** No reading parts more memories from each other than this. */
-  private readonly branching: number;
-  private readonly depths = new Map<string, number>();
+  /** How many readings some memories need: not fewer than the least, not more than the most, as far as it was found out. */
+  private readonly bounds = new Map<string, { readonly least: number; readonly most: number }>();
   private readonly ways = new Map<string, readonly Way[]>();
 
   constructor(machine: Machine, memories: readonly MayBe[]) {
@@ -45,7 +44,6 @@ export class Readings {
       if (new Set(words).size > 1) shown.set(code, words);
     }
     this.shown = shown;
-    this.branching = Math.max(1, ...[...shown.values()].map((words) => new Set(words).size));
   }
 
   /** The fewest readings after which nothing is left to tell, at worst. */
@@ -70,23 +68,28 @@ export class Readings {
   }
 
   private depthOf(some: Some): number {
-    const key = some.join();
-    const before = this.depths.get(key);
-    if (before !== undefined) return before;
     let depth = 0;
     while (!this.doesIn(some, depth)) depth += 1;
-    this.depths.set(key, depth);
     return depth;
   }
 
   private doesIn(some: Some, depth: number): boolean {
     if (some.length === 1) return true;
-    const known = this.depths.get(some.join());
-    if (known !== undefined) return known <= depth;
+    const key = some.join();
+    const known = this.bounds.get(key) ?? { least: 0, most: Infinity };
+    if (depth >= known.most) return true;
+    if (depth < known.least) return false;
+    const does = this.isEnough(some, depth);
+    this.bounds.set(key, does ? { ...known, most: depth } : { ...known, least: depth + 1 });
+    return does;
+  }
+
+  private isEnough(some: Some, depth: number): boolean {
     const ways = this.waysOf(some);
     if (ways.length === 0) return true;
-    if (depth === 0) return false;
-    if (this.branching ** depth < this.tellable(some)) return false;
+    // No reading of these parts them into more than this, so that so many leaves at most are reached.
+    const branching = Math.max(...ways.map(({ parts }) => parts.size));
+    if (branching ** depth < this.tellable(some)) return false;
     return ways.some((way) => this.allDoIn(way, depth - 1));
   }
 

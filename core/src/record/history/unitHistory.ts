@@ -351,6 +351,8 @@ function wordsOf(body: EntryBody): string | null {
       return body.box ? `Own box learned from ${body.name}` : 'Own box forgotten';
     case 'boxChoice':
       return body.use === 'own' ? null : `Back to the usual box${body.why ? `: ${body.why}` : ''}`;
+    case 'readBack':
+      return `Work at the panel broken off and taken up again: ${body.lost.length === 0 ? 'all that was keyed is there' : `${body.lost.join(', ')} to be keyed anew`}`;
     case 'heldAgainst': {
       const off = body.figures.filter((figure) => standsOf(figure) === 'off').length;
       return `${body.name} held against the prediction: ${off === 0 ? 'as predicted' : `${off} of ${body.figures.length} figures otherwise`}`;

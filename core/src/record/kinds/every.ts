@@ -49,3 +49,4 @@ export * from './learned.ts';
 export * from './boxChoice.ts';
 export * from './predicted.ts';
 export * from './heldAgainst.ts';
+export * from './readBack.ts';

@@ -6,6 +6,12 @@ import { noteContact } from './contact.ts';
 import { keeperOf } from './keptAnswers.ts';
 import { asUnderWay } from './underWay.ts';
 
+/** A phone that comes back from a dead spot may hold a connection over which nothing will ever come: what is asked for is given up then, and asked anew. */
+const LONGEST_WAIT_MS = 60_000;
+
+/** What may be sent twice without harm, or changes nothing. */
+const mayBeGivenUp = (name: RouteName) => paths[name].method === 'get' || name === 'sendEntries';
+
 /** An error the server told of, or a server that did not answer. */
 export class ApiError extends Error {
   readonly code: string;
@@ -78,6 +84,7 @@ export async function request<Name extends RouteName>(
         ...(asked.ticket !== undefined && { 'x-brine-ticket': asked.ticket }),
       },
       ...(body !== undefined && { body: JSON.stringify(body) }),
+      ...(mayBeGivenUp(name) && { signal: AbortSignal.timeout(LONGEST_WAIT_MS) }),
     }).catch(() => {
       noteContact(false);
       throw new ApiError('unreachable', 'The server does not answer', 0);

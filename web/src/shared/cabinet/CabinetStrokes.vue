@@ -1,16 +1,6 @@
-<script lang="ts">
-/** One stroke in words: what comes before the keys, the keys, what comes after, what the display then shows; null where that goes without saying. */
-export interface CabinetStroke {
-  readonly before: string;
-  readonly keys: readonly string[];
-  readonly after: string;
-  readonly shows: string | null;
-  readonly say: string | null;
-}
-</script>
-
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import type { CabinetStroke } from './cabinetStroke.ts';
 
 /** The strokes at arm's length: the one to do is bright, those done fade. A touch on one says that it and those above are done. */
 const props = defineProps<{ lines: readonly CabinetStroke[] }>();

@@ -22,6 +22,7 @@ import { noteOpened } from '../kept/myJobs.ts';
 import { changesAreTold, useChanges } from '../live/changes.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { definitionByHash } from './definitions.ts';
+import { rounds } from './rounds.ts';
 
 /** How often other people's entries are asked for while the page is looked at: seldom where the server tells of them. */
 const POLL_MS = 3000;
@@ -135,8 +136,7 @@ export function openJob(id: string) {
     loaded.value = true;
   }
 
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  async function poll(): Promise<void> {
+  async function ask(): Promise<void> {
     try {
       await loadKept();
       if (!job.value) await loadJob();
@@ -144,21 +144,18 @@ export function openJob(id: string) {
     } catch {
       // The server is away: what was typed waits in the outbox, and the next round asks again.
     }
-    timer = setTimeout(() => void poll(), changesAreTold() && loaded.value ? SELDOM_MS : POLL_MS);
   }
 
+  const stopListening = outbox.onAccepted(keep);
+  const asking = rounds(ask, () => (changesAreTold() && loaded.value ? SELDOM_MS : POLL_MS));
   // Somebody else wrote: it is asked for at once, not at the next round.
   useChanges((changed) => {
-    if (changed !== '' && changed !== id) return;
-    clearTimeout(timer);
-    timer = setTimeout(() => void poll(), 0);
+    if (changed === '' || changed === id) asking.soon();
   });
-  const stopListening = outbox.onAccepted(keep);
   onScopeDispose(() => {
-    clearTimeout(timer);
+    asking.stop();
     stopListening();
   });
-  void poll();
 
   /** Writes entries under the person signed in. Returns once they are safe on this device. */
   async function write(...bodies: readonly EntryBody[]): Promise<void> {

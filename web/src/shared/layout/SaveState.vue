@@ -8,12 +8,17 @@ import { useOutbox } from '../outbox/outboxStore.ts';
 const outbox = useOutbox();
 const count = computed(() => outbox.waiting.length + outbox.adding);
 const mark = computed(() =>
-  deviceTrouble.value || outbox.refused.length > 0 ? '!' : count.value > 0 ? '○' : '●',
+  deviceTrouble.value || outbox.refused.length > 0
+    ? '!'
+    : count.value > 0 || !outbox.isRead
+      ? '○'
+      : '●',
 );
 const words = computed(() => {
   // Held in the page is not saved, and neither is what comes next.
   if (deviceTrouble.value) return count.value > 0 ? `${count.value} not kept` : 'keeps nothing';
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`;
+  if (!outbox.isRead) return 'looking …';
   if (count.value === 0) return serverAway.value ? 'no signal' : 'All saved';
   return `${serverAway.value ? 'no signal · ' : ''}${count.value} waiting`;
 });

@@ -5,6 +5,8 @@ import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
 import type { Person } from '@brine/contract/routes';
 import { request } from '../api/client.ts';
 import { serverAway } from '../api/contact.ts';
+import { newId } from './identity.ts';
+import { notesIn, type Noted } from './noted.ts';
 import { sendAll } from './sender.ts';
 import { wholeText } from './wholeText.ts';
 import { openStorage, type OutboxStorage, type WaitingEntry } from './storage.ts';
@@ -15,6 +17,8 @@ const LONGEST_RETRY_MS = 20_000;
 /** Entries on their way to the server: kept in the browser's database until they are accepted, whoever is signed in. */
 export const useOutbox = defineStore('outbox', () => {
   const entries = shallowRef<readonly WaitingEntry[]>([]);
+  /** What an earlier visit left is known: until then nobody can say that all is saved. */
+  const isRead = ref(false);
   /** Being written to the browser's database right now: not safe yet, so not “all saved”. */
   const adding = ref(0);
   const mustSignIn = ref<readonly string[]>([]);
@@ -47,10 +51,29 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function refresh(): Promise<void> {
     entries.value = await (await open()).entries();
+    isRead.value = true;
+  }
+
+  const notes = notesIn(sessionStorage, nameHere('brine-noted'));
+  /** What the page before did not bring into the database any more comes before what is typed on this one. */
+  let recovered: Promise<void> | null = null;
+  const recover = (): Promise<void> => (recovered ??= keepLeft());
+
+  async function keepLeft(): Promise<void> {
+    // One that no entry can be made of gets in nobody's way.
+    for (const one of notes.all()) await keep([one]).catch(() => notes.forget(one.id));
+  }
+
+  async function keep(some: readonly Noted[]): Promise<void> {
+    for (const { id, author, job, seen, body, at } of some) {
+      await (await open()).add(author, job, seen, body, new Date(at), id);
+      notes.forget(id);
+    }
   }
 
   /** Looks what an earlier visit left and sends it. */
   async function start(): Promise<void> {
+    await recover();
     await refresh();
     void send();
   }
@@ -62,13 +85,24 @@ export const useOutbox = defineStore('outbox', () => {
     seen: number,
     bodies: readonly EntryBody[],
   ): Promise<void> {
-    adding.value += bodies.length;
+    const before = recover();
+    const at = new Date().toISOString();
+    const some = bodies.map((body): Noted => ({
+      id: newId(),
+      author: { id: author.id, name: author.name },
+      job,
+      seen,
+      body: wholeText(body),
+      at,
+    }));
+    notes.note(some);
+    adding.value += some.length;
     try {
-      const store = await open();
-      for (const body of bodies) await store.add(author, job, seen, wholeText(body), new Date());
+      await before;
+      await keep(some);
       await refresh();
     } finally {
-      adding.value -= bodies.length;
+      adding.value -= some.length;
     }
     tabs?.postMessage('changed');
     void send();
@@ -188,6 +222,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   return {
     entries,
+    isRead,
     adding,
     waiting,
     refused,

@@ -31,13 +31,14 @@ interface OutboxSchema extends DBSchema {
 /** The browser's own database: survives a closed tab, a dead battery and a server that is away. */
 export interface OutboxStorage {
   device(): Promise<string>;
-  /** Makes an entry and keeps it, in one transaction with the device's counter. Where nothing can be kept it is held in this page. */
+  /** Makes an entry and keeps it, in one transaction with the device's counter; one of that id is kept once. Where nothing can be kept it is held in this page. */
   add(
     author: { id: string; name: string },
     job: string,
     seen: number,
     body: EntryBody,
     now: Date,
+    id?: string,
   ): Promise<WaitingEntry>;
   entries(): Promise<WaitingEntry[]>;
   update(entry: WaitingEntry): Promise<void>;
@@ -98,12 +99,12 @@ export async function openStorage(name = 'brine-dial'): Promise<OutboxStorage> {
         (db) => deviceOf(db, held),
         () => held.deviceId(),
       ),
-    async add(author, job, seen, body, now) {
+    async add(author, job, seen, body, now, id = newId()) {
       askToPersist();
       const made = (device: string, deviceSequence: number): WaitingEntry => {
         const deviceTime = now.toISOString();
         return {
-          entry: { id: newId(), job, device, deviceSequence, deviceTime, seen, author: author.id, body },
+          entry: { id, job, device, deviceSequence, deviceTime, seen, author: author.id, body },
           authorName: author.name,
           state: 'waiting',
           problem: null,
@@ -114,6 +115,8 @@ export async function openStorage(name = 'brine-dial'): Promise<OutboxStorage> {
           const device = await deviceOf(db, held);
           const transaction = begun(db.transaction(['entries', 'meta'], 'readwrite'));
           const meta = transaction.objectStore('meta');
+          const known = await transaction.objectStore('entries').get(id);
+          if (known) return known;
           const before = Number((await meta.get(counterOf(job))) ?? 0);
           const entry = made(device, Math.max(before, held.counted(job)) + 1);
           await meta.put(entry.entry.deviceSequence, counterOf(job));

@@ -1,0 +1,44 @@
+import type { CodeValues } from '@brine/core/controllers/definitions';
+import {
+  CannotPlan,
+  strokesToRead,
+  strokeWords,
+  type Machine,
+  type PlanStep,
+} from '@brine/core/controllers/panel';
+import type { CabinetStroke } from '../../shared/cabinet/cabinetStroke.ts';
+
+/** Strokes that bring one code's value on the display, and those that lead out of it again once it was read. */
+export interface ReadingStep {
+  readonly lines: readonly CabinetStroke[];
+  readonly rest: readonly CabinetStroke[];
+  /** The code at which the display stands after all of them. */
+  readonly ends: string | null;
+  readonly problem: string | null;
+}
+
+/** The strokes to read a code from where the display stands. Nothing in the control is changed by them. */
+export function readingStep(
+  machine: Machine,
+  memory: CodeValues,
+  code: string,
+  from: string | null,
+): ReadingStep {
+  const said = (step: PlanStep, isValue: boolean): CabinetStroke => {
+    const words = strokeWords(machine.panel, step);
+    const goesWithoutSaying = step.shows === 'reading' || words.after.startsWith('until');
+    return {
+      ...words,
+      shows: isValue ? 'the value' : goesWithoutSaying ? null : step.shows,
+      say: step.say ?? null,
+    };
+  };
+  try {
+    const { steps, valueAt, ends } = strokesToRead(machine, memory, code, from);
+    const lines = steps.map((step, i) => said(step, i === valueAt));
+    return { lines: lines.slice(0, valueAt + 1), rest: lines.slice(valueAt + 1), ends, problem: null };
+  } catch (error) {
+    if (!(error instanceof CannotPlan)) throw error;
+    return { lines: [], rest: [], ends: code, problem: error.message };
+  }
+}
