@@ -2,7 +2,7 @@ import { newPage } from './support/browser.ts';
 import { byTest, click, clickText, fill, seeText, signIn } from './support/acts.ts';
 import { PASSWORD } from './support/steps.ts';
 import { onStage } from './support/stage.ts';
-import { expectSame, type EndToEndTest } from './support/suite.ts';
+import type { EndToEndTest } from './support/suite.ts';
 
 /** Keys of the desk. */
 export const keys: EndToEndTest = {

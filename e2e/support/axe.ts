@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
 
-const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+const require = createRequire(import.meta.url);
+const source = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
 /** What is read of axe-core's answer. */
 interface AxeResult {

@@ -18,7 +18,7 @@ import type { Strokes } from './useStrokes.ts';
 const props = defineProps<{ cabinet: Cabinet; strokes: Strokes; interrupted: Interrupted }>();
 const job = useJob();
 const session = useSession();
-const emit = defineEmits<{ ask: []; mode: [] }>();
+const emit = defineEmits<{ ask: []; mode: []; atRest: [] }>();
 const display = computed(() => job.program.value.display!);
 const groups = computed(() => {
   const list: { title: string; rows: ProgramRow[] }[] = [];
@@ -100,6 +100,7 @@ async function show(row: ProgramRow | null) {
       compact
       :cabinet="cabinet"
       :strokes="strokes"
+      @at-rest="emit('atRest')"
     />
     <div
       v-if="session.mayWrite && current"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
+import { ref, watch } from 'vue';
 import { useJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -25,14 +25,12 @@ const narrow = useNarrow();
 const mode = ref(narrow.value);
 /** The display shows something else than it must; or the code is left out. */
 const asking = ref(false);
-onMounted(() => session.mayWrite && void interrupted.look());
+// What others keyed is known once the job is here.
+watch(job.loaded, (here) => here && session.mayWrite && void interrupted.look(), { immediate: true });
 /** The menu has closed: where it drops what was not saved, that is asked after. */
 function atRest() {
   strokes.standAt(null);
   void interrupted.look(true);
-}
-function goOn(standsAt: string | null) {
-  strokes.standAt(standsAt);
 }
 function open(code: string | null) {
   if (code !== null) cabinet.goTo(code);
@@ -66,6 +64,7 @@ useKeys([
     :interrupted="interrupted"
     @ask="asking = true"
     @mode="open(null)"
+    @at-rest="atRest"
   />
   <CabinetMode
     v-if="mode && !interrupted.isOpen.value"
@@ -76,7 +75,7 @@ useKeys([
     @closed="atRest"
     @close="mode = false"
   />
-  <WhatWasKept v-if="interrupted.isOpen.value" :interrupted="interrupted" @taken="goOn" />
+  <WhatWasKept v-if="interrupted.isOpen.value" :interrupted="interrupted" @taken="strokes.standAt" />
   <ShowsElse
     v-if="asking && cabinet.current.value"
     :row="cabinet.current.value"

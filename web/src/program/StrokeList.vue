@@ -6,13 +6,14 @@ import type { Cabinet } from './useCabinet.ts';
 import type { Strokes } from './useStrokes.ts';
 
 const props = defineProps<{ cabinet: Cabinet; strokes: Strokes; compact?: boolean }>();
+const emit = defineEmits<{ atRest: [] }>();
 const lines = computed(() =>
   props.cabinet.allDone.value ? props.strokes.outLines.value : props.strokes.lines.value,
 );
 const code = computed(() => props.cabinet.current.value?.code ?? '');
 const from = computed({
   get: () => props.strokes.from.value ?? '',
-  set: (value: string) => props.strokes.standAt(value === '' ? null : value),
+  set: (value: string) => (value === '' ? emit('atRest') : props.strokes.standAt(value)),
 });
 </script>
 
@@ -58,7 +59,7 @@ const from = computed({
         v-if="strokes.timeOut.value !== null"
         :key="`${code}-${strokes.from.value}`"
         :seconds="strokes.timeOut.value"
-        @closed="strokes.standAt(null)"
+        @closed="emit('atRest')"
       />
       <span v-if="strokes.timeOut.value !== null && !compact">{{ strokes.timeOutWords.value }}</span>
     </div>

@@ -15,8 +15,8 @@ const words = computed(() => {
   if (!broken) return '';
   const { last, doubtful } = broken;
   const who = last.author === session.person?.id ? 'You' : job.nameOf(last.author);
-  const codes = doubtful.length === 1 ? doubtful[0]! : `${doubtful.length} codes`;
-  return `${who} keyed up to ${last.code}, ${localTime(last.at)}. Whether the control kept ${codes} is not sure.`;
+  const which = doubtful.length === 1 ? `${doubtful[0]!}` : `${doubtful.length} of the codes`;
+  return `${who} keyed up to ${last.code}, ${localTime(last.at)}. It is not sure that the control kept ${which}.`;
 });
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { mainMenuOf } from '@brine/core/controllers/definitions';
 import { panelWords } from '@brine/core/controllers/panel';
 import AnswerButton from '../../shared/cabinet/AnswerButton.vue';
 import CabinetFrame from '../../shared/cabinet/CabinetFrame.vue';
@@ -30,6 +31,9 @@ watch(
 );
 const unit = computed(() => [job.job.value?.unit.tag, job.job.value?.unit.name].filter(Boolean).join(' '));
 const timeOut = computed(() => (machine.value ? (panelWords(machine.value.definition)?.timeOut ?? '') : ''));
+const closesByItself = computed(
+  () => machine.value !== null && mainMenuOf(machine.value.definition)?.timeOut !== undefined,
+);
 const parameter = computed(() => (next.value ? machine.value?.parameters.get(next.value.code) : undefined));
 /** Few are buttons; more are typed. */
 const MOST_BUTTONS = 5;
@@ -70,8 +74,12 @@ async function take() {
       <template v-if="!closed">
         <h2 class="text-[30px] leading-tight">Let the menu close</h2>
         <p class="mt-2 text-[19px]">
-          Press nothing until the display shows its usual reading. What the menu still held is then kept or
-          gone, and a few codes tell which.
+          {{
+            closesByItself
+              ? 'Press nothing until the display shows its usual reading.'
+              : 'This menu does not close by itself: leave it, or switch the supply of the control off and on.'
+          }}
+          What the menu still held is then kept or gone, and a few codes tell which.
         </p>
         <p class="mt-2 text-[17px] text-soft">{{ timeOut }}</p>
       </template>

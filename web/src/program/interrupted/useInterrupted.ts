@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, shallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, type ComputedRef } from 'vue';
 import {
   mainMenuOf,
   readTypedCode,
@@ -8,13 +8,12 @@ import {
 import { doubtful, Readings, undecided, type MayBe } from '@brine/core/controllers/interrupted';
 import { machineOf, printValue, panelAtRest, type Wish } from '@brine/core/controllers/panel';
 import type { EntryBody } from '@brine/core/record/entries';
-import { atCabinetOf, type AtCabinet } from '@brine/core/record/job';
+import { atCabinetOf, type AtCabinet, type ProgramRow } from '@brine/core/record/job';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useOutbox } from '../../shared/outbox/outboxStore.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import { core } from '../../workers/corePool.ts';
 import { latestRun } from '../../workers/latestRun.ts';
-import type { Cabinet } from '../useCabinet.ts';
 import { readingStep, type ReadingStep } from './readingStep.ts';
 import { settledBy, type Outcome } from './settledBy.ts';
 
@@ -31,11 +30,19 @@ export interface Taken {
   readonly shown: string;
 }
 
+/** The list that is keyed, and where one stands in it. */
+interface Place {
+  readonly rows: ComputedRef<readonly ProgramRow[]>;
+  readonly current: ComputedRef<ProgramRow | null>;
+  readonly allDone: ComputedRef<boolean>;
+  goTo(code: string): void;
+}
+
 /** A menu without a time-out is taken as left after this, s. */
 const LONG_PAUSE_S = 600;
 
 /** Work at a panel that was broken off: what the control may hold, the codes to read that settle it, and what is to be keyed anew. */
-export function useInterrupted(cabinet: Cabinet) {
+export function useInterrupted(cabinet: Place) {
   const job = useJob();
   const session = useSession();
   const outbox = useOutbox();

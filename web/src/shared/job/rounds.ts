@@ -20,10 +20,11 @@ export function rounds(work: () => Promise<void>, pause: () => number): Rounds {
 
   async function round(): Promise<void> {
     isDoing = true;
-    again = false;
     await work();
     isDoing = false;
-    if (!isOver) timer = setTimeout(() => void round(), again ? 0 : pause());
+    if (isOver) return;
+    timer = setTimeout(() => void round(), again ? 0 : pause());
+    again = false;
   }
   void round();
 

@@ -8,11 +8,7 @@ import { useOutbox } from '../outbox/outboxStore.ts';
 const outbox = useOutbox();
 const count = computed(() => outbox.waiting.length + outbox.adding);
 const mark = computed(() =>
-  deviceTrouble.value || outbox.refused.length > 0
-    ? '!'
-    : count.value > 0 || !outbox.isRead
-      ? '○'
-      : '●',
+  deviceTrouble.value || outbox.refused.length > 0 ? '!' : count.value > 0 || !outbox.isRead ? '○' : '●',
 );
 const words = computed(() => {
   // Held in the page is not saved, and neither is what comes next.
