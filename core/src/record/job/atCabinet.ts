@@ -18,6 +18,10 @@ export interface AtCabinet extends Omit<AtPanel, 'under'> {
 /** A menu without a time-out of its own closes by a cut alone; then a pause is taken for one after this, s. */
 const LONG_PAUSE_S = 600;
 
+/** After how long without a key the menu of a control may have closed, s. */
+export const menuMayCloseAfter = ({ definition }: Machine): number =>
+  mainMenuOf(definition)?.timeOut?.seconds ?? LONG_PAUSE_S;
+
 /** What a settled code stands at: what was keyed, or what the display showed instead; null where it is open, or that is no value. */
 export function valueAtCabinet(row: ProgramRow): CodeValue | null {
   if (row.state === 'keyed') return row.value;
@@ -39,7 +43,7 @@ export function knownCodes(state: JobState, found: Program['found']): CodeValues
 
 /** What was keyed at a job's new control, in order, since its memory was last known for certain. */
 export function atCabinetOf(state: JobState, program: Program, machine: Machine): AtCabinet {
-  const closes = mainMenuOf(machine.definition)?.timeOut?.seconds ?? LONG_PAUSE_S;
+  const closes = menuMayCloseAfter(machine);
   const lastRead = added(state, 'readBack').at(-1);
   const settled = program.rows
     .flatMap((row) => {

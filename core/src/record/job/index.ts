@@ -1,4 +1,4 @@
-export { type AtCabinet, atCabinetOf, knownCodes, valueAtCabinet } from './atCabinet.ts';
+export { type AtCabinet, atCabinetOf, knownCodes, menuMayCloseAfter, valueAtCabinet } from './atCabinet.ts';
 export { boxFactsOf, factsOf, frostLooksOf, humidityOf } from './facts.ts';
 export { judgementInput } from './judged.ts';
 export { boxMark, earlierBoxOf, learnedBoxOf, staleWords } from './learnedBox.ts';

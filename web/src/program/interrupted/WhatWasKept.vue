@@ -113,6 +113,9 @@ async function take() {
         <p v-if="outcome.lost.length > 0" class="mt-2 text-[19px]">
           Key anew: <strong class="font-mono" data-test="lost-codes">{{ list(outcome.lost) }}</strong>
         </p>
+        <p v-if="outcome.untold.length > 0" class="mt-1 text-[17px] text-soft">
+          No display tells of {{ list(outcome.untold) }}.
+        </p>
         <p v-if="outcome.kept.length > 0" class="mt-2 text-[19px]">
           In the control: <span class="font-mono" data-test="kept-codes">{{ list(outcome.kept) }}</span>
         </p>

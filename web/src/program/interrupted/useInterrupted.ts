@@ -1,14 +1,9 @@
 import { computed, onScopeDispose, ref, shallowRef, type ComputedRef } from 'vue';
-import {
-  mainMenuOf,
-  readTypedCode,
-  sameCodeValue,
-  type CodeValue,
-} from '@brine/core/controllers/definitions';
-import { doubtful, Readings, undecided, type MayBe } from '@brine/core/controllers/interrupted';
+import { readTypedCode, sameCodeValue, type CodeValue } from '@brine/core/controllers/definitions';
+import { doubtful, Readings, type MayBe } from '@brine/core/controllers/interrupted';
 import { machineOf, printValue, panelAtRest, type Wish } from '@brine/core/controllers/panel';
 import type { EntryBody } from '@brine/core/record/entries';
-import { atCabinetOf, type AtCabinet, type ProgramRow } from '@brine/core/record/job';
+import { atCabinetOf, menuMayCloseAfter, type AtCabinet, type ProgramRow } from '@brine/core/record/job';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useOutbox } from '../../shared/outbox/outboxStore.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
@@ -37,9 +32,6 @@ interface Place {
   readonly allDone: ComputedRef<boolean>;
   goTo(code: string): void;
 }
-
-/** A menu without a time-out is taken as left after this, s. */
-const LONG_PAUSE_S = 600;
 
 /** Work at a panel that was broken off: what the control may hold, the codes to read that settle it, and what is to be keyed anew. */
 export function useInterrupted(cabinet: Place) {
@@ -94,8 +86,7 @@ export function useInterrupted(cabinet: Place) {
     if (!machine.value) return;
     const { last } = atCabinetOf(job.state.value, job.program.value, machine.value);
     if (!last) return;
-    const closes = mainMenuOf(machine.value.definition)?.timeOut?.seconds ?? LONG_PAUSE_S;
-    const isAway = Date.now() - Date.parse(last.at) > closes * 1000;
+    const isAway = Date.now() - Date.parse(last.at) > menuMayCloseAfter(machine.value) * 1000;
     const isOthers = last.author !== session.person?.id || last.device !== (await outbox.device());
     if (!closedNow && !isAway && !isOthers) return;
     await workOut((found) => {
@@ -173,6 +164,7 @@ export function useInterrupted(cabinet: Place) {
     return settledBy({
       done: at.value.done,
       under: under.value,
+      memories: memories.value,
       left: left.value,
       taken: taken.value,
     });
@@ -213,8 +205,6 @@ export function useInterrupted(cabinet: Place) {
     look,
     begin,
     close,
-    at,
-    left,
     taken,
     needed,
     next,
@@ -224,7 +214,6 @@ export function useInterrupted(cabinet: Place) {
     showsElse,
     outcome,
     take,
-    undecided: computed(() => undecided(left.value)),
   };
 }
 
