@@ -23,11 +23,19 @@ const DAY = 86_400;
 /** Days before the log begins, in which the box settles. */
 const SETTLES = 2;
 
+/** Sees every second of a run. */
+type Watch = (now: {
+  readonly t: number;
+  readonly plant: OtherPlant;
+  readonly compressor: boolean;
+  readonly phase: string;
+}) => void;
+
 /** Runs a control on a test box: rows as they were logged, and what they come to. Weather, doors and noise follow the seed. */
 export function runOther(
   box: OtherBox,
   values: SettingValues,
-  { days, seed }: { readonly days: number; readonly seed: number },
+  { days, seed, watch }: { readonly days: number; readonly seed: number; readonly watch?: Watch },
 ): { readonly rows: readonly LoggedRow[]; readonly figures: OtherFigures } {
   const config = controlConfig(values);
   if (typeof config === 'string') throw new Error(config);
@@ -96,6 +104,7 @@ export function runOther(
     ];
     const t = now - SETTLES * DAY;
     if (t >= 0) {
+      watch?.({ t, plant, compressor: out.compressor, phase: control.phase });
       const reading = logged[1]! + r.logger[3];
       sum += reading;
       coolSeconds += 1;
