@@ -116,6 +116,7 @@ export const coreRooms = {
     'wiring/circuit',
     'wiring/energise',
   ],
+  'judgement/instruments': ['foundation/settings', 'foundation/statistics', 'machines/box'],
   'judgement/learning': [
     'foundation/limits',
     'foundation/quantities',
@@ -501,6 +502,7 @@ export const webRooms = {
     'shared/pictures',
     'shared/session',
     'shared/ui',
+    'workers',
   ],
   'prove/run': [
     'shared/display',

@@ -12,7 +12,10 @@ export interface ErrorModel {
   /** Logarithm of the density of all that was read and measured, the true temperature free. */
   readonly logEvidence: number;
   /** What a further check is to find: mean and standard deviation. */
-  readonly expects: (weights: readonly number[], spread: number) => { readonly mean: number; readonly spread: number };
+  readonly expects: (
+    weights: readonly number[],
+    spread: number,
+  ) => { readonly mean: number; readonly spread: number };
 }
 
 /**
@@ -46,7 +49,8 @@ export function errorModel(
   const lower = cholesky(covariance, n);
   if (!lower) throw new RangeError('Spreads of errors and places must be greater than 0');
   const solved = (b: readonly number[]) => [...solveCholesky(lower, Float64Array.from(b), n)];
-  const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, value, i) => sum + value * b[i]!, 0);
+  const dot = (a: readonly number[], b: readonly number[]) =>
+    a.reduce((sum, value, i) => sum + value * b[i]!, 0);
   const solvedOnes = solved(ones);
   const weight = dot(ones, solvedOnes);
   /** The inverse of the covariance with the free temperature taken out, times a vector. */

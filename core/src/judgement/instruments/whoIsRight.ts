@@ -120,7 +120,11 @@ function casesOf(instruments: readonly InstrumentReading[]): readonly Case[] {
 }
 
 /** Phases at which the cycle may be, with how well each goes with what the display shows and with whether the machine runs. */
-function phasesOf({ cycle, running, instruments }: Question): readonly { phase: Phase | null; logWeight: number }[] {
+function phasesOf({
+  cycle,
+  running,
+  instruments,
+}: Question): readonly { phase: Phase | null; logWeight: number }[] {
   if (!cycle) return [{ phase: null, logWeight: 0 }];
   const display = instruments.find(({ kind }) => kind === 'display');
   const half = (cycle.high - cycle.low) / 2;
@@ -129,7 +133,9 @@ function phasesOf({ cycle, running, instruments }: Question): readonly { phase: 
     const at = (i + 0.5) / PHASES;
     const phase = { at, running: at < cycle.runShare };
     // The control turns by what it reads itself: its display tells the phase, however wrong it is.
-    const shows = (cycle.low + cycle.high) / 2 + airSwing(cycle, instruments) * swingAt(cycle, at, display ? lagOf(display) : 0);
+    const shows =
+      (cycle.low + cycle.high) / 2 +
+      airSwing(cycle, instruments) * swingAt(cycle, at, display ? lagOf(display) : 0);
     const off = display ? (display.reads - shows) / spread : 0;
     return { phase, logWeight: -0.5 * Math.min(off ** 2, 50) };
   }).filter(({ phase }) => running === null || phase.running === running);
@@ -189,7 +195,9 @@ function checksOf(instruments: readonly InstrumentReading[]): readonly Check[] {
 }
 
 const weightsOf = (check: Check, instruments: readonly InstrumentReading[]): readonly number[] =>
-  instruments.map(({ id }) => (id === check.of ? 1 : check.kind === 'sideBySide' && id === check.beside ? -1 : 0));
+  instruments.map(({ id }) =>
+    id === check.of ? 1 : check.kind === 'sideBySide' && id === check.beside ? -1 : 0,
+  );
 
 /** Points at which the outcomes of a check are looked at, over four standard deviations to each side. */
 const OUTCOMES = 61;

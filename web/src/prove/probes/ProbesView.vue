@@ -4,6 +4,7 @@ import CalibrationList from './CalibrationList.vue';
 import IdentifyProbe from './IdentifyProbe.vue';
 import PlacementGuide from './PlacementGuide.vue';
 import TagForm from './TagForm.vue';
+import WhoIsRight from './WhoIsRight.vue';
 import WrongType from './WrongType.vue';
 import { computed } from 'vue';
 import { useJob } from '../../shared/job/useJob.ts';
@@ -19,6 +20,7 @@ const tagged = computed(() => job.replacement.value?.sensorTag !== undefined);
       <TagForm v-if="tagged" />
       <CalibrateProbe v-else />
       <CalibrationList />
+      <WhoIsRight />
     </div>
     <div class="flex min-w-0 flex-col gap-8">
       <IdentifyProbe />
