@@ -30,6 +30,7 @@ import { provePath } from './provePath.e2e.ts';
 import { serverAway } from './serverAway.e2e.ts';
 import { compare } from './compare.e2e.ts';
 import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
+import { threeThermometers } from './whoIsRight.e2e.ts';
 import { writing } from './writing.e2e.ts';
 import { timerToControl, vehicleFridge } from './wiring.e2e.ts';
 import { wholeJob } from './wholeJob.e2e.ts';
@@ -53,6 +54,7 @@ const tests = [
   newProgram,
   taps,
   anotherFinishes,
+  threeThermometers,
   damagedBackups,
   logAway,
   conflict,

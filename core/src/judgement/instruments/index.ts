@@ -1,4 +1,3 @@
-export { type Cycle } from './cycle.ts';
 export { cycleOf } from './cycleOf.ts';
 export {
   type InstrumentKind,
@@ -8,12 +7,5 @@ export {
   type InstrumentReading,
   usualOfKind,
 } from './instruments.ts';
-export { instrumentName, type Moment, type NotYet, notYet, offsetAtOnce, settlesIn } from './moment.ts';
-export {
-  type Check,
-  type MadeCheck,
-  type Question,
-  type Suspect,
-  type WhoIsRight,
-  whoIsRight,
-} from './whoIsRight.ts';
+export { instrumentName, type NotYet, notYet, offsetAtOnce } from './moment.ts';
+export { type Check, type MadeCheck, type Question, type WhoIsRight, whoIsRight } from './whoIsRight.ts';

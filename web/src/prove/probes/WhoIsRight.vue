@@ -20,7 +20,7 @@ import { useWhoIsRight } from './useWhoIsRight.ts';
 const job = useJob();
 const session = useSession();
 const display = useDisplay();
-const { typed, problem, unread, instruments, waits, said, add, remove, clear, usualPlace } =
+const { typed, problem, unread, instruments, waits, said, wholeCycle, add, remove, clear, usualPlace } =
   useWhoIsRight(job);
 const show = (kelvin: number) => display.show(quantity(Math.round(kelvin * 10) / 10, 'K'));
 const MOST = 6;
@@ -37,6 +37,9 @@ const guessed = computed(() => {
     ? 'You said the same.'
     : 'You said otherwise: look at how far each may be off, where it hangs and how quick it is.';
 });
+/** It stands below already, to be filled in. */
+const waitsFor = (check: Check) =>
+  typed.value.checks.some((one) => JSON.stringify(one.check) === JSON.stringify(check));
 function toCheck(check: Check) {
   typed.value.checks.push({ check, a: '', b: '' });
 }
@@ -178,6 +181,10 @@ function begin() {
       >
         {{ headline(said, instruments, show) }}
       </p>
+      <p v-if="wholeCycle !== null" class="mt-2 text-[14px]" data-test="whole-cycle">
+        For an offset wait a whole cycle of this unit, about {{ Math.ceil(wholeCycle / 60) }} min, and compare
+        the middle between highest and lowest of each: within the band one moment tells nothing.
+      </p>
       <p v-if="guessed" class="mt-1 text-[14px] text-soft">{{ guessed }}</p>
       <table class="table-plain mt-2" data-test="odds">
         <thead>
@@ -190,7 +197,7 @@ function begin() {
         <tbody>
           <tr v-for="row in rows" :key="row.id">
             <td>{{ row.name }}</td>
-            <td>
+            <td class="!align-middle">
               <span class="block h-2 bg-band"
                 ><span class="block h-2 bg-brine" :style="{ width: `${100 * row.odds}%` }"></span
               ></span>
@@ -199,7 +206,7 @@ function begin() {
           </tr>
           <tr>
             <td>Nobody</td>
-            <td>
+            <td class="!align-middle">
               <span class="block h-2 bg-band"
                 ><span class="block h-2 bg-good" :style="{ width: `${100 * said.allRight}%` }"></span
               ></span>
@@ -208,7 +215,7 @@ function begin() {
           </tr>
         </tbody>
       </table>
-      <div v-if="said.check" class="mt-2 flex flex-wrap items-center gap-3">
+      <div v-if="said.check && !waitsFor(said.check.check)" class="mt-2 flex flex-wrap items-center gap-3">
         <p class="min-w-0 flex-1 basis-64" data-test="deciding-check">
           {{ checkWords(said.check, instruments) }}
         </p>

@@ -41,7 +41,7 @@ describe('who is right, in words', () => {
     );
     expect(headline({ ...open, canAllBeTrue: true }, instruments, show)).toContain('but it is not sure');
     expect(checkWords(check, instruments)).toBe(
-      'Put the thermometer into ice water: after that the right one is named with 93 %.',
+      'Put the thermometer into ice water: then the right one is named in 93 of 100 cases.',
     );
     const tied = {
       check: { kind: 'sideBySide', of: 'display', beside: 'thermometer' } as const,

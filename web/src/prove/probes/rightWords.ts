@@ -7,14 +7,14 @@ import {
   type WhoIsRight,
 } from '@brine/core/judgement/instruments';
 
-/** How a difference reads on this page: “2.1 °F diff.”. */
+/** How a difference reads on this page: “2.1 dF”. */
 type Kelvin = (kelvin: number) => string;
 
 /** Places as a technician calls them. */
 export const placeNames: Readonly<Record<InstrumentPlace, string>> = {
-  returnAir: 'return air, at the control’s probe',
+  returnAir: 'return air',
   supplyAir: 'supply air',
-  boxAir: 'air in the middle of the box',
+  boxAir: 'middle of the box',
   door: 'by the door',
   goods: 'in the product',
   surface: 'on a surface',
@@ -59,7 +59,7 @@ export function checkWords(
     check.kind === 'iceWater'
       ? `Put ${small(named(check.of, instruments))} into ice water`
       : `Tie ${small(named(check.of, instruments))} and ${small(named(check.beside, instruments))} together, and wait until both stand still`;
-  return `${what}: after that the right one is named with ${percent(sureAfter)}.`;
+  return `${what}: then the right one is named in ${Math.round(100 * sureAfter)} of 100 cases.`;
 }
 
 /** What of a check is typed. */

@@ -3,6 +3,7 @@ import { useSessionStorage } from '@vueuse/core';
 import {
   cycleOf,
   notYet,
+  offsetAtOnce,
   usualOfKind,
   whoIsRight,
   type Check,
@@ -142,6 +143,15 @@ export function useWhoIsRight(job: OpenJob) {
         }),
   );
 
+  /** How long a whole cycle takes, s, where the display may not be set right by what another reads at this moment; null where it may, or there is nothing to compare it with. */
+  const wholeCycle = computed(() => {
+    const own = instruments.value.find(({ kind }) => kind === 'display');
+    const period = cycle.value?.period ?? null;
+    if (!own || period === null) return null;
+    const beside = instruments.value.filter((one) => one !== own && one.place === own.place);
+    return beside.length === 0 || beside.some((one) => offsetAtOnce(own, one, period)) ? null : period;
+  });
+
   function add(): void {
     const next = Math.max(0, ...typed.value.rows.map(({ id }) => Number(id))) + 1;
     const kinds = typed.value.rows.map(({ kind }) => kind);
@@ -173,6 +183,7 @@ export function useWhoIsRight(job: OpenJob) {
     waits,
     checks,
     said,
+    wholeCycle,
     add,
     remove,
     clear,
