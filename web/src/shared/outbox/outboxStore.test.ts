@@ -62,3 +62,20 @@ test('a note that nobody can make an entry of gets in nobody’s way', async () 
   await outbox.start();
   expect(outbox.isRead).toBe(true);
 });
+
+// Oracle: by hand. Who is signed in is heard after the first round of sending.
+test('a ticket outlives the start of a page, and goes once its author has signed out and nothing waits', async () => {
+  const first = useOutbox();
+  await first.start();
+  await first.keepTicket({ ...author, login: 'tess', role: 'technician', demo: false }, 'ticket');
+  for (const { entry } of [...first.entries]) await first.discard(entry.id);
+  setActivePinia(createPinia());
+  const next = useOutbox();
+  await next.start();
+  await next.send();
+  expect(await next.hasTicket(author.id)).toBe(true);
+  next.signedOut();
+  await next.send();
+  await next.send();
+  expect(await next.hasTicket(author.id)).toBe(false);
+});

@@ -146,9 +146,11 @@ export const useOutbox = defineStore('outbox', () => {
     } else retry = FIRST_RETRY_MS;
   }
 
-  /** Tickets of people who signed out here are ended once nothing of theirs waits. */
-  const signedIn = ref<string | null>(null);
+  /** Who is signed in here; undefined until that is known: a page that starts sends before it has heard. */
+  const signedIn = ref<string | null | undefined>(undefined);
+  /** Tickets of people who signed out here are ended once nothing of theirs waits, nor is on its way into the database. */
   async function dropIdleTickets(store: OutboxStorage): Promise<void> {
+    if (signedIn.value === undefined || adding.value > 0) return;
     for (const ticket of await store.tickets()) {
       if (ticket.author === signedIn.value || entries.value.some((w) => w.entry.author === ticket.author))
         continue;
