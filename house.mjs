@@ -502,7 +502,6 @@ export const webRooms = {
     'shared/pictures',
     'shared/session',
     'shared/ui',
-    'workers',
   ],
   'prove/run': [
     'shared/display',

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { panelWords, strokeWords, type Machine } from '@brine/core/controllers/panel';
+import { panelWords, type Machine } from '@brine/core/controllers/panel';
 import { choiceWords } from '@brine/core/record/handover';
 import AnswerButton from '../shared/cabinet/AnswerButton.vue';
 import CabinetFrame from '../shared/cabinet/CabinetFrame.vue';
+import { readingLines } from '../shared/cabinet/cabinetStroke.ts';
 import CabinetStrokes from '../shared/cabinet/CabinetStrokes.vue';
+import ShownValue from '../shared/cabinet/ShownValue.vue';
 import { useJob } from '../shared/job/useJob.ts';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
 import type { LiveReading } from './useReadBack.ts';
@@ -30,12 +32,7 @@ const ticks = computed(() =>
 );
 const lines = computed(() => {
   const { strokes } = props.live.planned.value;
-  return (strokes?.steps ?? []).map((step, i) => {
-    const words = strokeWords(props.machine.panel, step);
-    const goesWithoutSaying = step.shows === 'reading' || words.after.startsWith('until');
-    const shows = goesWithoutSaying ? null : step.shows;
-    return { ...words, shows: i === strokes!.valueAt ? 'the value' : shows, say: step.say ?? null };
-  });
+  return strokes ? readingLines(props.machine.panel, strokes) : [];
 });
 const options = computed(() =>
   current.value?.encoding.type === 'choice'
@@ -90,20 +87,14 @@ function standAt(code: string | null) {
           <span class="font-mono font-semibold">{{ option.value }}</span> {{ option.words }}
         </button>
       </div>
-      <form v-else-if="current" class="flex flex-col" @submit.prevent="take()">
-        <input
-          v-model="typed"
-          class="!min-h-20 w-full !rounded-none text-center font-mono !text-[30px]"
-          aria-label="It shows"
-          placeholder="it shows"
-          inputmode="decimal"
-          autocomplete="off"
-          data-test="mode-value"
-        />
-        <AnswerButton kind="main" type="submit" :disabled="typed.trim() === ''" data-test="mode-next">
-          <span class="text-[22px] font-semibold">Read, next</span>
-        </AnswerButton>
-      </form>
+      <ShownValue
+        v-else-if="current"
+        v-model="typed"
+        words="Read, next"
+        data-test="mode-value"
+        keypad="decimal"
+        @shown="take()"
+      />
       <AnswerButton v-else kind="main" @click="emit('close')"
         ><span class="text-[22px] font-semibold">Done</span></AnswerButton
       >

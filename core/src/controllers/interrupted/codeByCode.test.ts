@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { families } from '../../../testing/families.ts';
 import { seeded } from '../../../testing/seeded.ts';
-import { styleDefinition, styles } from '../../../testing/panels.ts';
-import { sameCodeValue, type CodeValues, type ControllerDefinition } from '../definitions/index.ts';
+import { styleDefinition } from '../../../testing/panels.ts';
+import { sameCodeValue, type CodeValues } from '../definitions/index.ts';
 import {
   act,
   afterKeying,
@@ -17,14 +17,10 @@ import {
   type PanelState,
   type Wish,
 } from '../panel/index.ts';
+import { everyPanel } from '../../../testing/everyPanel.ts';
 import { someWishes } from '../../../testing/wishes.ts';
 import { doubtful, memoriesAtPanel, Readings, undecided } from './index.ts';
 import { ended, endings, singleStrokes } from './memories.ts';
-
-const definitions: readonly ControllerDefinition[] = [
-  ...styles.map(styleDefinition),
-  ...families.values(),
-].filter((definition) => machineOf(definition) !== null);
 
 const seenBy = (machine: Machine, { memory, hand }: PanelState): CodeValues =>
   afterKeying(
@@ -78,11 +74,11 @@ describe('a list keyed code by code and broken off', () => {
   // Oracle: the interpreter, which plays the whole visit with what happened in it.
   test('the true memory is always among those told; the readings end at it; what it does not hold is doubtful', () => {
     const random = seeded(2205);
-    const count = process.env['BRINE_LONG'] === '1' ? 1000 : definitions.length;
+    const count = process.env['BRINE_LONG'] === '1' ? 1000 : everyPanel.length;
     const wrong: string[] = [];
     let tried = 0;
     for (let n = 0; n < count; n += 1) {
-      const machine = machineOf(definitions[n % definitions.length]!)!;
+      const machine = machineOf(everyPanel[n % everyPanel.length]!)!;
       const wishes = someWishes(machine, random, 3 + Math.floor(random() * 6)).toSorted(
         (a, b) =>
           Number(setsDisplay(machine.parameters.get(b.code)!)) -

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { families } from '../../../testing/families.ts';
 import { seeded } from '../../../testing/seeded.ts';
-import { styleDefinition, styles } from '../../../testing/panels.ts';
+import { styleDefinition } from '../../../testing/panels.ts';
+import { everyPanel } from '../../../testing/everyPanel.ts';
 import { someWishes } from '../../../testing/wishes.ts';
-import { isVisible, sameCodeValue, type CodeValue, type ControllerDefinition } from '../definitions/index.ts';
+import { isVisible, sameCodeValue, type CodeValue } from '../definitions/index.ts';
 import {
   act,
   CannotPlan,
@@ -16,11 +16,6 @@ import {
 } from '../panel/index.ts';
 import { endings, memoriesAfter, Readings, undecided, type MayBe } from './index.ts';
 import { ended, singleStrokes } from './memories.ts';
-
-const definitions: readonly ControllerDefinition[] = [
-  ...styles.map(styleDefinition),
-  ...families.values(),
-].filter((definition) => machineOf(definition) !== null);
 
 /** Strokes for wishes that this family can be given; fewer where it cannot. */
 function planned(machine: Machine, wishes: readonly Wish[]) {
@@ -62,11 +57,11 @@ describe('strokes that were broken off', () => {
   // Oracle: the interpreter is the control. What it really remembers is known to the test alone, which answers readings.
   test('every family: the memory is found with the fewest readings, and the keys go on from there', () => {
     const random = seeded(2203);
-    const count = process.env['BRINE_LONG'] === '1' ? 1000 : definitions.length;
+    const count = process.env['BRINE_LONG'] === '1' ? 1000 : everyPanel.length;
     const wrong: string[] = [];
     let [tried, untold] = [0, 0];
     for (let n = 0; n < count; n += 1) {
-      const machine = machineOf(definitions[n % definitions.length]!)!;
+      const machine = machineOf(everyPanel[n % everyPanel.length]!)!;
       const plan = planned(machine, someWishes(machine, random, 2 + Math.floor(random() * 8)));
       if (!plan) continue;
       tried += 1;
@@ -102,14 +97,14 @@ describe('strokes that were broken off', () => {
         if (!sameCodeValue(going.memory.get(code)!, value)) wrong.push(`${name}: ${code} is not ${value}`);
     }
     expect(wrong.slice(0, 5)).toEqual([]);
-    expect(tried).toBeGreaterThan(definitions.length / 2);
+    expect(tried).toBeGreaterThan(everyPanel.length / 2);
     expect(untold / tried).toBeLessThan(0.05);
   });
 
   // Oracle: every order of codes tried.
   test('no other order of readings needs fewer', () => {
     const random = seeded(2204);
-    for (const definition of definitions) {
+    for (const definition of everyPanel) {
       const machine = machineOf(definition)!;
       const plan = planned(machine, someWishes(machine, random, 3));
       if (!plan) continue;

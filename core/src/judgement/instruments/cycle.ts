@@ -9,7 +9,7 @@ export interface Cycle {
   readonly runShare: number;
 }
 
-/** One phase of a cycle: 0 at the start of the machine, 1 at the next; with the swing that an instrument of some lag sees then, K around the mean, for air that swings by ±1 K. */
+/** One phase of a cycle: 0 at the start of the machine, 1 at the next start. */
 export interface Phase {
   readonly at: number;
   readonly running: boolean;

@@ -8,4 +8,5 @@ export {
   usualOfKind,
 } from './instruments.ts';
 export { instrumentName, type NotYet, notYet, offsetAtOnce } from './moment.ts';
-export { type Check, type MadeCheck, type Question, type WhoIsRight, whoIsRight } from './whoIsRight.ts';
+export { type BestCheck, type Check, type MadeCheck } from './checks.ts';
+export { type Question, type WhoIsRight, whoIsRight } from './whoIsRight.ts';

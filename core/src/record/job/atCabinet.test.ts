@@ -12,6 +12,12 @@ const machine = machineOf(marl)!;
 /** Its menu closes after this, s. */
 const closes = marl.panel!.menus[0]!.timeOut!.seconds;
 
+const chosen: EntryBody = {
+  kind: 'control',
+  role: 'new',
+  definition: { id: marl.id, version: marl.version ?? '1', family: marl.family, hash: 'h' },
+};
+
 interface Said {
   readonly body: EntryBody;
   /** Seconds after the first. */
@@ -31,17 +37,7 @@ function job(said: readonly Said[], waiting: readonly Said[] = []) {
     author: by,
     body,
   });
-  const first: readonly Said[] = [
-    ...freezerSurvey.map((body) => ({ body })),
-    {
-      body: {
-        kind: 'control',
-        role: 'new',
-        definition: { id: marl.id, version: marl.version, family: marl.family, hash: 'h' },
-      } as EntryBody,
-    },
-    ...said,
-  ];
+  const first: readonly Said[] = [...freezerSurvey.map((body) => ({ body })), { body: chosen }, ...said];
   const accepted = first.map((one, i): AcceptedEntry => ({
     ...entry(one, i),
     sequence: i + 1,
@@ -99,6 +95,17 @@ describe('what was done at a control since it was known what it holds', () => {
     ]);
     expect([...knownCodes(state, program.found)]).toEqual([[code(1), 7]]);
     expect(at.last).toMatchObject({ code: code(2), author: 'lena', device: 'lena' });
+  });
+
+  test('what was read back from a control that was exchanged since says nothing of the new one', () => {
+    const read: EntryBody = {
+      kind: 'readBack',
+      read: [{ code: code(1), value: 7, shown: '7' }],
+      lost: [],
+    };
+    const { at, state, program } = job([{ body: read }, { body: chosen }, { body: keyed(2) }]);
+    expect(at.before).toEqual(new Map());
+    expect(knownCodes(state, program.found)).toEqual(new Map());
   });
 
   test('a value that the display showed instead is what the code stands at', () => {

@@ -29,13 +29,19 @@ export function valueAtCabinet(row: ProgramRow): CodeValue | null {
   return row.parameter.encoding.type === 'number' ? parseNumber(row.shown) : row.shown;
 }
 
+/** What was read back from the control that is the new one now; what came before it was of another. */
+function readBacks(state: JobState): readonly Head[] {
+  const chosen = state.registers.get('control:new')?.at(-1);
+  return added(state, 'readBack').filter((head) => !chosen || inStream(chosen, head) < 0);
+}
+
 /** Values that were seen on this very control: read before anything was keyed, where it is the control that was found, and read since. */
 export function knownCodes(state: JobState, found: Program['found']): CodeValues {
   const [old, own] = (['old', 'new'] as const).map(
     (role) => standing(state, `control:${role}`, 'control')?.definition?.hash,
   );
   const before = old !== undefined && old === own ? (found?.codes ?? []) : [];
-  const since = added(state, 'readBack').flatMap(({ entry: { body } }) =>
+  const since = readBacks(state).flatMap(({ entry: { body } }) =>
     body.kind === 'readBack' ? body.read.map(({ code, value }) => [code, value] as const) : [],
   );
   return new Map([...before, ...since]);
@@ -44,7 +50,7 @@ export function knownCodes(state: JobState, found: Program['found']): CodeValues
 /** What was keyed at a job's new control, in order, since its memory was last known for certain. */
 export function atCabinetOf(state: JobState, program: Program, machine: Machine): AtCabinet {
   const closes = menuMayCloseAfter(machine);
-  const lastRead = added(state, 'readBack').at(-1);
+  const lastRead = readBacks(state).at(-1);
   const settled = program.rows
     .flatMap((row) => {
       const value = valueAtCabinet(row);

@@ -5,6 +5,7 @@ import { panelWords } from '@brine/core/controllers/panel';
 import AnswerButton from '../../shared/cabinet/AnswerButton.vue';
 import CabinetFrame from '../../shared/cabinet/CabinetFrame.vue';
 import CabinetStrokes from '../../shared/cabinet/CabinetStrokes.vue';
+import ShownValue from '../../shared/cabinet/ShownValue.vue';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import FormProblem from '../../shared/ui/FormProblem.vue';
@@ -163,21 +164,14 @@ async function take() {
           >
         </AnswerButton>
       </div>
-      <form v-else-if="next" class="flex flex-col" @submit.prevent="say">
-        <input
-          v-model="typed"
-          class="!min-h-20 w-full !rounded-none text-center font-mono !text-[30px]"
-          aria-label="It shows"
-          placeholder="it shows"
-          inputmode="text"
-          autocomplete="off"
-          autocapitalize="off"
-          data-test="kept-value"
-        />
-        <AnswerButton kind="main" type="submit" :disabled="typed.trim() === ''" data-test="kept-next">
-          <span class="text-[22px] font-semibold">It shows that</span>
-        </AnswerButton>
-      </form>
+      <ShownValue
+        v-else-if="next"
+        v-model="typed"
+        words="It shows that"
+        data-test="kept-value"
+        keypad="text"
+        @shown="say"
+      />
     </template>
   </CabinetFrame>
 </template>

@@ -1,12 +1,6 @@
 import type { CodeValues } from '@brine/core/controllers/definitions';
-import {
-  CannotPlan,
-  strokesToRead,
-  strokeWords,
-  type Machine,
-  type PlanStep,
-} from '@brine/core/controllers/panel';
-import type { CabinetStroke } from '../../shared/cabinet/cabinetStroke.ts';
+import { CannotPlan, strokesToRead, type Machine } from '@brine/core/controllers/panel';
+import { readingLines, type CabinetStroke } from '../../shared/cabinet/cabinetStroke.ts';
 
 /** Strokes that bring one code's value on the display, and those that lead out of it again once it was read. */
 export interface ReadingStep {
@@ -24,18 +18,10 @@ export function readingStep(
   code: string,
   from: string | null,
 ): ReadingStep {
-  const said = (step: PlanStep, isValue: boolean): CabinetStroke => {
-    const words = strokeWords(machine.panel, step);
-    const goesWithoutSaying = step.shows === 'reading' || words.after.startsWith('until');
-    return {
-      ...words,
-      shows: isValue ? 'the value' : goesWithoutSaying ? null : step.shows,
-      say: step.say ?? null,
-    };
-  };
   try {
-    const { steps, valueAt, ends } = strokesToRead(machine, memory, code, from);
-    const lines = steps.map((step, i) => said(step, i === valueAt));
+    const strokes = strokesToRead(machine, memory, code, from);
+    const { valueAt, ends } = strokes;
+    const lines = readingLines(machine.panel, strokes);
     return { lines: lines.slice(0, valueAt + 1), rest: lines.slice(valueAt + 1), ends, problem: null };
   } catch (error) {
     if (!(error instanceof CannotPlan)) throw error;

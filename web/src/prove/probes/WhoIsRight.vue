@@ -20,7 +20,7 @@ import { useWhoIsRight } from './useWhoIsRight.ts';
 const job = useJob();
 const session = useSession();
 const display = useDisplay();
-const { typed, problem, unread, instruments, waits, said, wholeCycle, add, remove, clear, usualPlace } =
+const { typed, unread, instruments, waits, said, wholeCycle, add, remove, clear, usualPlace } =
   useWhoIsRight(job);
 const show = (kelvin: number) => display.show(quantity(Math.round(kelvin * 10) / 10, 'K'));
 const MOST = 6;
@@ -148,7 +148,6 @@ function begin() {
       >
     </div>
     <FormProblem v-if="unread" class="mt-2" :message="unread" />
-    <FormProblem v-if="problem" class="mt-2" :message="problem" />
     <p
       v-if="waits"
       class="mt-3 border-l-4 border-amber bg-amber-wash px-3 py-2"

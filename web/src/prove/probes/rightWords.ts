@@ -1,5 +1,6 @@
 import {
   instrumentName,
+  type BestCheck,
   type Check,
   type InstrumentPlace,
   type InstrumentReading,
@@ -52,7 +53,7 @@ export const suspectRows = (said: WhoIsRight, instruments: readonly InstrumentRe
 
 /** What is to be done to decide, and what it is good for. */
 export function checkWords(
-  { check, sureAfter }: NonNullable<WhoIsRight['check']>,
+  { check, sureAfter }: BestCheck,
   instruments: readonly InstrumentReading[],
 ): string {
   const what =

@@ -1,4 +1,4 @@
-import { computed, shallowRef, watch } from 'vue';
+import { computed } from 'vue';
 import { useSessionStorage } from '@vueuse/core';
 import {
   cycleOf,
@@ -17,8 +17,7 @@ import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 import { unreadNumber } from '../../shared/display/unreadNumber.ts';
 import type { OpenJob } from '../../shared/job/useJob.ts';
-import { core } from '../../workers/corePool.ts';
-import { latestRun } from '../../workers/latestRun.ts';
+import { usePredicted } from '../../shared/job/usePredicted.ts';
 
 /** An instrument as it is typed. */
 export interface TypedInstrument {
@@ -58,23 +57,8 @@ export function useWhoIsRight(job: OpenJob) {
     inDefrost: false,
     checks: [] as { check: Check; a: string; b: string }[],
   });
-  const { running: predicting, problem, start } = latestRun();
-  const expected = shallowRef<{ readonly startsPerHour: number; readonly dutyPercent: number } | null>(null);
-  watch(
-    () => JSON.stringify([job.program.value.unit, job.program.value.inForce]),
-    () => {
-      const { unit, inForce } = job.program.value;
-      expected.value = null;
-      if (!unit) return;
-      void start(async ({ signal, isCurrent }) => {
-        const result = await core.run('predict', { unit, values: inForce, startsAt: null }, { signal });
-        // Of a unit that no day can be run of nobody knows the cycle.
-        if (isCurrent()) expected.value = typeof result === 'string' ? null : result;
-      });
-    },
-    { immediate: true },
-  );
-  const cycle = computed(() => cycleOf(job.program.value.inForce, expected.value));
+  const { predicted } = usePredicted(job);
+  const cycle = computed(() => cycleOf(job.program.value.inForce, predicted.value));
 
   const celsius = (text: string): number | null => {
     const read = readTemperature(text.trim(), display.unit);
@@ -175,13 +159,9 @@ export function useWhoIsRight(job: OpenJob) {
 
   return {
     typed,
-    predicting,
-    problem,
-    cycle,
     unread,
     instruments,
     waits,
-    checks,
     said,
     wholeCycle,
     add,

@@ -11,7 +11,7 @@ import { useSession } from '../../shared/session/sessionStore.ts';
 import PullDown from './PullDown.vue';
 import TestCard from './TestCard.vue';
 import { resultWords } from './testWords.ts';
-import { usePredicted } from './usePredicted.ts';
+import { usePredicted } from '../../shared/job/usePredicted.ts';
 
 const job = useJob();
 const session = useSession();

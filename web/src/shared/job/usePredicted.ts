@@ -1,10 +1,10 @@
 import { shallowRef, watch } from 'vue';
 import type { Predicted } from '@brine/core/judgement/commissioning';
-import type { OpenJob } from '../../shared/job/useJob.ts';
 import { core } from '../../workers/corePool.ts';
 import { latestRun } from '../../workers/latestRun.ts';
+import type { OpenJob } from './useJob.ts';
 
-/** The pull-down of this unit with these settings, simulated in a worker; the last one stays until the next is there. */
+/** The pull-down and an ordinary day of this unit with these settings, simulated in a worker; the last one stays until the next is there. */
 export function usePredicted(job: OpenJob) {
   const predicted = shallowRef<Predicted | null>(null);
   const { running, problem, start } = latestRun();
