@@ -510,7 +510,6 @@ export const webRooms = {
     'shared/pictures',
     'shared/session',
     'shared/ui',
-    'workers',
   ],
   'prove/trip': ['shared/display', 'shared/job', 'shared/session', 'shared/ui'],
   'shared/api': ['shared/mount'],

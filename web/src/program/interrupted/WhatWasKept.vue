@@ -120,7 +120,10 @@ async function take() {
         <p v-if="outcome.kept.length > 0" class="mt-2 text-[19px]">
           In the control: <span class="font-mono" data-test="kept-codes">{{ list(outcome.kept) }}</span>
         </p>
-        <p v-if="taken.length > 0" class="mt-2 text-[17px] text-soft">
+        <p v-if="taken.length === 0" class="mt-2 text-[17px] text-soft">
+          Nothing need be read: on this panel it comes out the same, wherever it was broken off.
+        </p>
+        <p v-else class="mt-2 text-[17px] text-soft">
           Read: {{ taken.map((one) => `${one.code} shows ${one.shown}`).join(', ') }}.
         </p>
         <CabinetStrokes v-if="leftOver.length > 0" class="mt-2" :lines="leftOver" />

@@ -135,6 +135,10 @@ async function attach(event: Event) {
             data-test="existing-offset"
         /></label>
       </div>
+      <p class="mt-2 text-[14px] text-soft">
+        Compare in ice water. In the box only once it keeps its band, over a whole cycle, with both at one
+        place: a box that moves gives no offset.
+      </p>
       <div v-for="(row, i) in rows" :key="i" class="mt-2 flex flex-wrap items-end gap-3">
         <label class="flex flex-col gap-1"
           ><span class="field-label">Display reads, {{ display.symbol }}</span
