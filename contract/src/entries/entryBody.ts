@@ -49,6 +49,9 @@ import { boxChoice, type BoxChoice } from './boxChoice.ts';
 import { predicted, type Predicted } from './predicted.ts';
 import { heldAgainst, type HeldAgainst } from './heldAgainst.ts';
 import { readBack, type ReadBack } from './readBack.ts';
+import { visit, type Visit } from './visit.ts';
+import { borrowed, type Borrowed } from './borrowed.ts';
+import { siteQuestion, type SiteQuestion } from './siteQuestion.ts';
 
 /** Every kind of entry with the schema of its body, in the order they are listed to a person. */
 export const entrySchemas = {
@@ -103,6 +106,9 @@ export const entrySchemas = {
   predicted,
   heldAgainst,
   readBack,
+  visit,
+  borrowed,
+  siteQuestion,
 } as const;
 
 export type EntryKind = keyof typeof entrySchemas;
@@ -159,4 +165,7 @@ export type EntryBody =
   | BoxChoice
   | Predicted
   | HeldAgainst
-  | ReadBack;
+  | ReadBack
+  | Visit
+  | Borrowed
+  | SiteQuestion;

@@ -55,3 +55,6 @@ export type { BoxChoice } from './boxChoice.ts';
 export type { Predicted } from './predicted.ts';
 export type { HeldAgainst } from './heldAgainst.ts';
 export type { ReadBack } from './readBack.ts';
+export type { Visit } from './visit.ts';
+export type { Borrowed } from './borrowed.ts';
+export type { SiteQuestion } from './siteQuestion.ts';

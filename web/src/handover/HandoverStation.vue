@@ -19,6 +19,7 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import CautionNote from '../shared/ui/CautionNote.vue';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import SiteQuestions from '../shared/visit/SiteQuestions.vue';
 import FollowUpList from './FollowUpList.vue';
 import OpenList from './OpenList.vue';
 import { useLeaving } from './useLeaving.ts';
@@ -116,7 +117,7 @@ async function makeHere() {
 onBeforeUnmount(dropMade);
 async function handOver() {
   asked.value = true;
-  if (to.value.trim() === '' || leaving.missing.value.length > 0) return;
+  if (to.value.trim() === '' || leaving.missing.value.length > 0 || leaving.notBack.value) return;
   if (handingOver.value) return;
   handingOver.value = true;
   try {
@@ -196,6 +197,7 @@ async function handOver() {
         >.
       </p>
       <LockReminder />
+      <SiteQuestions />
       <FollowUpList />
       <SignOff />
       <ShareLink />

@@ -26,10 +26,22 @@ const verdictDone = (words: string) =>
 
 <template>
   <section aria-label="Open" data-test="open-items">
-    <p v-if="groups.length === 0" class="border-l-4 border-good bg-good-wash px-3 py-2">
+    <p
+      v-if="leaving.notBack.value"
+      class="mb-2 border-l-4 border-amber bg-amber-wash px-3 py-2"
+      role="status"
+      data-test="not-back"
+    >
+      {{ countWords('borrowed', leaving.notBack.value.items.length) }}: put back and read back what stands
+      above, then hand over.
+    </p>
+    <p
+      v-if="groups.length === 0 && !leaving.notBack.value"
+      class="border-l-4 border-good bg-good-wash px-3 py-2"
+    >
       ✓ Nothing is open: every code is settled, every test is done.
     </p>
-    <template v-else>
+    <template v-else-if="groups.length > 0">
       <h3>Open: {{ work.items.length }}</h3>
       <p class="hint">It may stay so. Say why, or when somebody comes back: it stands on the papers.</p>
       <ul class="mt-1 border-t border-ink">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import { standing } from '@brine/core/record/fold';
+import { mustNotStay } from '@brine/core/record/openWork';
 import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { useDraft } from '../shared/ui/useDraft.ts';
@@ -52,7 +53,9 @@ async function takeBack() {
   strokes.value = [];
   await job.write({ kind: 'signOff', name: '', strokes: [] });
 }
-const canSign = computed(() => name.value.trim() !== '' && shown.value.length > 0);
+/** Nobody signs for a unit on which something is borrowed. */
+const isOut = computed(() => job.work.value.items.some(({ kind }) => mustNotStay.has(kind)));
+const canSign = computed(() => !isOut.value && name.value.trim() !== '' && shown.value.length > 0);
 </script>
 
 <template>
@@ -89,6 +92,9 @@ const canSign = computed(() => name.value.trim() !== '' && shown.value.length > 
         stroke-linejoin="round"
       />
     </svg>
+    <p v-if="isOut" class="problem mt-1" data-test="sign-borrowed">
+      Something is borrowed for a proof: put it back and read it back first.
+    </p>
     <div v-if="session.mayWrite" class="mt-2 flex flex-wrap items-center gap-2">
       <AppButton :disabled="!canSign" data-test="sign" @click="sign">Sign</AppButton>
       <AppButton kind="quiet" @click="signed?.name ? takeBack() : (strokes = [])">Clear</AppButton>

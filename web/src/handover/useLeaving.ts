@@ -1,6 +1,13 @@
 import { computed, reactive, watch } from 'vue';
 import { LONGEST_TEXT } from '@brine/contract/lengths';
-import { byKind, countWords, type OpenItem, type OpenKind, type OpenWork } from '@brine/core/record/openWork';
+import {
+  byKind,
+  countWords,
+  mustNotStay,
+  type OpenItem,
+  type OpenKind,
+  type OpenWork,
+} from '@brine/core/record/openWork';
 import type { EntryBody } from '@brine/core/record/entries';
 import { inWords } from '@brine/core/foundation/sentences';
 import { cutText } from '../shared/ui/cutText.ts';
@@ -25,7 +32,11 @@ export function useLeaving(jobId: string, work: () => OpenWork) {
     if (said.size === 0) localStorage.removeItem(key);
     else localStorage.setItem(key, JSON.stringify([...said]));
   });
-  const groups = computed(() => byKind(work().items));
+  const all = computed(() => byKind(work().items));
+  /** What may stay open with a word. */
+  const groups = computed(() => all.value.filter(({ kind }) => !mustNotStay.has(kind)));
+  /** What is borrowed and not back: nobody hands over before. */
+  const notBack = computed(() => all.value.find(({ kind }) => mustNotStay.has(kind)) ?? null);
 
   const saidOf = (kind: OpenKind): Said => {
     const before = work().answers.find((answer) => answer.kind === kind);
@@ -61,7 +72,7 @@ export function useLeaving(jobId: string, work: () => OpenWork) {
     };
   }
   const settle = () => typed.clear();
-  return { groups, saidOf, say, missing, entries, settle };
+  return { groups, notBack, saidOf, say, missing, entries, settle };
 }
 
 function whatFor(kind: OpenKind, items: readonly OpenItem[], reason: string): string {

@@ -7,6 +7,7 @@ import { openJob, provideJob } from '../shared/job/useJob.ts';
 import { provideJudgement } from '../shared/job/useJudgement.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
+import BorrowedStrip from './BorrowedStrip.vue';
 import TimerStrip from './TimerStrip.vue';
 import { serverAway } from '../shared/api/contact.ts';
 import NextBar from './NextBar.vue';
@@ -102,6 +103,7 @@ watch(
     </p>
     <ConflictList />
     <TimerStrip v-if="job.job.value" />
+    <BorrowedStrip v-if="job.job.value" />
     <RouterView v-if="job.job.value" />
     <p v-else class="p-6" :class="{ 'text-soft': !serverAway }">
       <template v-if="serverAway"

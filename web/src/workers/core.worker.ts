@@ -4,6 +4,7 @@ import { causeDays, fanCauseDays } from '@brine/core/judgement/complaints';
 import { faultSpeed, tryFloat, tryLoop } from '@brine/core/judgement/condenserFans';
 import { runCondenser } from '@brine/core/machines/condenser';
 import { predict } from '@brine/core/judgement/commissioning';
+import { forecastVisit, planVisit } from '@brine/core/judgement/leaving';
 import { beforePower } from '@brine/core/judgement/energise';
 import { holdAgainst, learnUnit, predictUnit } from '@brine/core/judgement/learning';
 import { judgeLog } from '@brine/core/logs/against';
@@ -99,6 +100,11 @@ function work(id: number, request: CoreRequest): unknown {
       return holdAgainst(request);
     case 'beforePower':
       return beforePower(request);
+    case 'planVisit': {
+      const forecast = forecastVisit(request.unit, request.values, request.air);
+      // What is no box has proofs of hands and clocks alone.
+      return planVisit({ ...request, forecast: typeof forecast === 'string' ? null : forecast });
+    }
     case 'memories': {
       const { definition, at } = request;
       const machine = machineOf(definition);

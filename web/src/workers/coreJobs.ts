@@ -7,6 +7,7 @@ import type { CondenserRun, CondenserRunResult } from '@brine/core/machines/cond
 import type { FaultSpeed, FloatTrial, LoopTrial } from '@brine/core/judgement/condenserFans';
 import type { CauseDay } from '@brine/core/judgement/complaints';
 import type { Predicted } from '@brine/core/judgement/commissioning';
+import type { VisitPlan, VisitQuestion } from '@brine/core/judgement/leaving';
 import type { BeforePower, PowerQuestion } from '@brine/core/judgement/energise';
 import type { holdAgainst, Holding, Learning } from '@brine/core/judgement/learning';
 import type { BoxFile, Predicted as UnitPredicted, Priors } from '@brine/core/machines/identification';
@@ -135,6 +136,7 @@ export interface CoreJobs {
     gives: ReturnType<typeof holdAgainst>;
   };
   beforePower: { asks: PowerQuestion; gives: BeforePower };
+  planVisit: { asks: Omit<VisitQuestion, 'forecast'>; gives: VisitPlan };
   memories: {
     asks: {
       readonly definition: ControllerDefinition;

@@ -1,6 +1,12 @@
 export { commissioningTests } from './list.ts';
-export { predict, type Predicted, type PullDownPoint } from './predicted.ts';
-export { type PullDownReading, pullDownState } from './pullDown.ts';
+export {
+  type CommissionedBox,
+  commissionedBoxes,
+  predict,
+  type Predicted,
+  type PullDownPoint,
+} from './predicted.ts';
+export { paceOf, type PullDownReading, pullDownState } from './pullDown.ts';
 export {
   type CommissioningTest,
   groupNames,

@@ -34,11 +34,12 @@ const POINTS = 240;
 const tank = (scenario: Scenario) => scenario.template === 'chilledWaterTank';
 
 /** An empty box as it stands when it is commissioned, and how far a real one may be from it: goods left inside, insulation, ambient (common practice). */
-const boxes = {
+export const commissionedBoxes = {
   slow: { goodsFactor: 0.2, insulationFactor: 0.75, warmer: 2 },
   likely: { goodsFactor: 0.06, insulationFactor: 1, warmer: 0 },
   quick: { goodsFactor: 0.02, insulationFactor: 1.2, warmer: -2 },
 } as const;
+export type CommissionedBox = keyof typeof commissionedBoxes;
 
 /**
  * Pull-down from a temperature (ambient where none is given) and an ordinary day after it, simulated for this unit and these settings: the band in which the air
@@ -53,8 +54,8 @@ export function predict(
   if (typeof day === 'string') return day;
   const ambient = day.choice.ambient ?? templates[day.template].ambient;
   const from = startsAt ?? ambient;
-  const run = (box: keyof typeof boxes) => {
-    const { goodsFactor, insulationFactor, warmer } = boxes[box];
+  const run = (box: CommissionedBox) => {
+    const { goodsFactor, insulationFactor, warmer } = commissionedBoxes[box];
     const seconds = (tank(day) ? 5 : 1) * PULL_DOWN_HOURS * HOUR;
     const scenario: Scenario = {
       ...day,

@@ -37,6 +37,16 @@ export function pullDownState(predicted: Predicted, readings: readonly PullDownR
   return { verdict, ...reached, words };
 }
 
+/** How many times as long as the likely box it takes, by what was read so far; 1 without a reading, or where nothing is expected. */
+export function paceOf(predicted: Predicted, readings: readonly PullDownReading[]): number {
+  const { expectedMinutes } = reachedBy(
+    predicted,
+    readings.toSorted((a, b) => a.minutes - b.minutes),
+  );
+  const { likely } = predicted.minutesToCutOut;
+  return expectedMinutes === null || !likely ? 1 : expectedMinutes / likely;
+}
+
 /** Two-sided 80 % of a normal spread, standard errors. */
 const EIGHTY = 1.2816;
 /** Where slow and likely box do not tell: one standard error of how much longer a box takes, in logarithms. Ours. */

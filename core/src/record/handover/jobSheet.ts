@@ -3,7 +3,15 @@ import type { TemperatureUnit } from '../../foundation/quantities/index.ts';
 import { judgement } from '../../judgement/verdict/index.ts';
 import type { PinnedDefinition } from '../entries/index.ts';
 import { standing, type JobState } from '../fold/index.ts';
-import { complaintOf, judgementInput, plateLines, provingOf, wiringOf, type Program } from '../job/index.ts';
+import {
+  complaintOf,
+  judgementInput,
+  plateLines,
+  provingOf,
+  siteQuestionsOf,
+  wiringOf,
+  type Program,
+} from '../job/index.ts';
 import type { Finding } from '../../judgement/checks/index.ts';
 import { decisionNames } from '../../judgement/complaints/index.ts';
 import { inUnitOf } from '../inUnit/index.ts';
@@ -60,7 +68,8 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
     plate: plateLines(unit.plate, state),
     by: input.setBy.filter(Boolean).join(', ') || input.otherwiseBy,
     date: input.date,
-    watch: handed?.watch ?? '',
+    // What the people on site are asked stands first: it has a time.
+    watch: [...asksOf(state), handed?.watch ?? ''].filter(Boolean).join('\n'),
     program,
     inUnit: inUnitOf(state, program, control, { old, replacement: input.pin }),
     work: openWork({ state, program, wiring, proving, findings }),
@@ -77,6 +86,10 @@ export function sheetOfJob(input: JobSheetInput): LeaveBehindSheet {
     reader,
   });
 }
+
+/** What the people on site are asked and have not answered. */
+const asksOf = (state: JobState): readonly string[] =>
+  siteQuestionsOf(state).flatMap(({ words, answer }) => (answer === null ? [words] : []));
 
 function verdictOf(state: JobState): string {
   const verdict = standing(state, 'verdict', 'verdict');

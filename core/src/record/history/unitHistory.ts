@@ -4,6 +4,7 @@ import type { AcceptedEntry, EntryBody, FrozenRow } from '../entries/index.ts';
 import { printNumber } from '../../foundation/quantities/index.ts';
 import { testName } from '../../judgement/commissioning/index.ts';
 import { standsOf } from '../../judgement/learning/index.ts';
+import { aboutEntry, saidByEntry } from '../kinds/index.ts';
 import { byReceipt, isAccepted, receiptOf, typedAt } from './receipt.ts';
 
 /** A job of a unit with its stream. */
@@ -353,6 +354,12 @@ function wordsOf(body: EntryBody): string | null {
       return body.use === 'own' ? null : `Back to the usual box${body.why ? `: ${body.why}` : ''}`;
     case 'readBack':
       return `Work at the panel broken off and taken up again: ${body.lost.length === 0 ? 'all that was keyed is there' : `${body.lost.join(', ')} to be keyed anew`}`;
+    case 'borrowed':
+      return body.tests.length === 0 ? null : `${aboutEntry(body)}: ${saidByEntry(body)}`;
+    case 'siteQuestion':
+      return body.answer === null
+        ? null
+        : `The people on site read ${printNumber(body.answer.celsius, 1)} °C`;
     case 'heldAgainst': {
       const off = body.figures.filter((figure) => standsOf(figure) === 'off').length;
       return `${body.name} held against the prediction: ${off === 0 ? 'as predicted' : `${off} of ${body.figures.length} figures otherwise`}`;

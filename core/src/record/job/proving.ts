@@ -10,6 +10,7 @@ import type { TemperatureUnit } from '../../foundation/quantities/index.ts';
 import { allStanding, standing, type Body, type JobState } from '../fold/index.ts';
 import type { Program } from './program.ts';
 import type { CalibrationRecord, EntryBody } from '../entries/index.ts';
+import { borrowedOf, valuesInTest, type BorrowedThing } from './borrowed.ts';
 import type { JobWiring } from './wiring.ts';
 
 /** A test with what came of it. */
@@ -21,6 +22,8 @@ export interface RunTest {
   readonly picture: string | null;
   /** When its timer was started, ISO 8601. */
   readonly startedAt: string | null;
+  /** What was borrowed for it: it is judged by what the control did meanwhile. */
+  readonly borrowed: readonly BorrowedThing[];
 }
 
 /** What is recorded of a job's proof and hand-over. */
@@ -46,18 +49,26 @@ export function provingOf(
   predicted: Predicted | null,
   display: TemperatureUnit,
 ): Proving {
-  const list =
+  const listWith = (values: Program['inForce']) =>
     control && program.unit
       ? commissioningTests({
           unit: program.unit,
           control,
-          values: program.inForce,
+          values,
           loads: (wiring?.loads ?? []).map((l) => l.what),
           circuit: wiring?.plan?.circuit ?? null,
           predicted,
           display,
         })
       : 'Choose the new control and answer the survey; the tests follow from them.';
+  const list = listWith(program.inForce);
+  const borrowed = borrowedOf(state);
+  /** The test as it is judged: by what the control does with what is borrowed for it. */
+  const asRun = (test: CommissioningTest): CommissioningTest => {
+    const values = valuesInTest(program.inForce, test.id, borrowed);
+    const run = values === program.inForce ? null : listWith(values);
+    return (run && typeof run !== 'string' ? run.find(({ id }) => id === test.id) : null) ?? test;
+  };
   const results = new Map(allStanding(state, 'test').map((t) => [t.test, t]));
   const timers = new Map(allStanding(state, 'timer').map((t) => [t.test, t.startedAt]));
   const tests = typeof list === 'string' ? [] : list;
@@ -66,7 +77,8 @@ export function provingOf(
     tests: tests.map((test) => {
       const stands = results.get(test.id);
       return {
-        test,
+        test: asRun(test),
+        borrowed: borrowed.filter((one) => one.tests.includes(test.id)),
         result: stands?.result ?? null,
         value: stands?.value ?? null,
         word: stands?.word ?? '',

@@ -50,3 +50,6 @@ export * from './boxChoice.ts';
 export * from './predicted.ts';
 export * from './heldAgainst.ts';
 export * from './readBack.ts';
+export * from './visit.ts';
+export * from './borrowed.ts';
+export * from './siteQuestion.ts';

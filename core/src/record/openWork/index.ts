@@ -1,4 +1,4 @@
-export { countWords, type OpenKind } from './kinds.ts';
+export { countWords, mustNotStay, type OpenKind } from './kinds.ts';
 export { type OpenItem, VERDICT_DONE } from './openItems.ts';
 export { byKind, openSummary, type OpenWork, openWork } from './openWork.ts';
 export { summaryOf } from './summary.ts';

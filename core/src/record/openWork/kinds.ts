@@ -1,5 +1,6 @@
 /** What can be open on a job, in the order of the work. */
 export const openKinds = [
+  'borrowed',
   'fit',
   'wires',
   'wiring',
@@ -14,6 +15,7 @@ export type OpenKind = (typeof openKinds)[number];
 
 /** What each kind of open item is called, one and several. */
 export const openKindWords: Readonly<Record<OpenKind, readonly [string, string]>> = {
+  borrowed: ['thing borrowed and not back', 'things borrowed and not back'],
   fit: ['thing the control cannot do here', 'things the control cannot do here'],
   wires: ['wire not done', 'wires not done'],
   wiring: ['fault in the planned circuit', 'faults in the planned circuit'],
@@ -28,3 +30,6 @@ export const openKindWords: Readonly<Record<OpenKind, readonly [string, string]>
 /** “15 codes not keyed in”. */
 export const countWords = (kind: OpenKind, n: number): string =>
   `${n} ${openKindWords[kind][n === 1 ? 0 : 1]}`;
+
+/** What nobody may leave open, whatever the reason. */
+export const mustNotStay: ReadonlySet<OpenKind> = new Set<OpenKind>(['borrowed']);

@@ -1,8 +1,16 @@
 import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
-import { settingOf } from '../../foundation/settings/index.ts';
+import { isQuantity } from '../../foundation/quantities/index.ts';
+import { printValue, settingOf } from '../../foundation/settings/index.ts';
 import type { Finding } from '../../judgement/checks/index.ts';
 import { standing, type JobState } from '../fold/index.ts';
-import type { JobWiring, Program, Proving, RunTest, StationId } from '../job/index.ts';
+import {
+  outNow,
+  type JobWiring,
+  type Program,
+  type Proving,
+  type RunTest,
+  type StationId,
+} from '../job/index.ts';
 import type { OpenKind } from './kinds.ts';
 
 /** Something that is not finished on a job, from its record. */
@@ -31,6 +39,7 @@ const LONGEST_ITEM = 200;
 /** Everything that is not finished on a job, in the order of the work. */
 export function openItems({ state, program, wiring, proving, findings }: JobParts): readonly OpenItem[] {
   return [
+    ...borrowedItems(state),
     ...fitItems(wiring),
     ...wireItems(wiring),
     ...codeItems(program),
@@ -40,6 +49,19 @@ export function openItems({ state, program, wiring, proving, findings }: JobPart
     ...notStatedItems(program),
     // What a hand-over keeps of it has an end; the sentence of a problem may be long.
   ].map((item) => ({ ...item, id: item.id.slice(0, LONGEST_ITEM) }));
+}
+
+/** What was moved for a proof and is not back: nobody leaves a unit so. */
+function borrowedItems(state: JobState): readonly OpenItem[] {
+  return outNow(state).map(({ id, setting, to }) => ({
+    kind: 'borrowed',
+    id,
+    words:
+      setting !== null && to !== null
+        ? sentence`${settingOf(setting).label} stands at ${isQuantity(to) ? to : printValue(settingOf(setting), to)} for a proof: put it back and read it back.`
+        : `The ${id.replace('probe:', '')} probe is out of its place for a proof: hang it back and read the display.`,
+    station: 'prove',
+  }));
 }
 
 function fitItems(wiring: JobWiring | null): readonly OpenItem[] {

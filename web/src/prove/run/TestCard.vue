@@ -4,6 +4,8 @@ import { judgeValue } from '@brine/core/judgement/commissioning';
 import { followUpOfSkipped, type RunTest } from '@brine/core/record/job';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
+import { useSession } from '../../shared/session/sessionStore.ts';
+import { borrowedLabel } from '../../shared/visit/borrowedWords.ts';
 import { newId } from '../../shared/outbox/identity.ts';
 import { usePictures } from '../../shared/pictures/usePictures.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
@@ -18,6 +20,7 @@ const props = defineProps<{ run: RunTest; editable: boolean }>();
 const emit = defineEmits<{ taken: [] }>();
 const job = useJob();
 const display = useDisplay();
+const session = useSession();
 const pictures = usePictures(job.id);
 const measure = computed(() => props.run.test.measure);
 const { text: typed, settle: settleTyped } = useDraft(
@@ -36,6 +39,24 @@ const range = computed(() => (measure.value ? shownRange(measure.value, display.
 const picture = ref<string | null>(props.run.picture);
 const SKIP_DAYS = 7;
 
+/** What is borrowed for it and out: nothing is proven before it is back and read back. */
+const isOut = computed(() => props.run.borrowed.some(({ since }) => since !== null));
+const NOT_BACK =
+  'Something is borrowed for this proof: put it back and read it back, then mark it passed. What is typed stays.';
+const borrowedValues = computed(() => props.run.borrowed.filter(({ setting }) => setting !== null));
+const asPlanned = () =>
+  job.write(
+    ...borrowedValues.value.map(({ id, setting, to, tests, since, shown }) => ({
+      kind: 'borrowed' as const,
+      id,
+      setting,
+      to,
+      tests: tests.filter((test) => test !== props.run.test.id),
+      since,
+      shown,
+    })),
+  );
+
 /** Writes a result. A reading that lies outside what is expected fails whatever was pressed; a skip wants its reason and becomes a follow-up. */
 async function take(result: 'passed' | 'failed' | 'skipped') {
   problem.value = '';
@@ -46,6 +67,7 @@ async function take(result: 'passed' | 'failed' | 'skipped') {
     if (value === null)
       return void (problem.value = `${typed.value}: expected a number such as ${range.value || '4 min'}`);
   }
+  if (result === 'passed' && isOut.value) return void (problem.value = NOT_BACK);
   if (result === 'skipped' && word.value.trim() === '')
     return void (problem.value = 'Say why it is skipped: the reason becomes the follow-up.');
   if (result === 'passed' && measure.value && value === null && word.value.trim() === '')
@@ -66,6 +88,12 @@ async function take(result: 'passed' | 'failed' | 'skipped') {
 async function ended(seconds: number) {
   const { test } = props.run;
   const value = measure.value?.unit === 'min' ? seconds / 60 : seconds;
+  if (isOut.value && measure.value) {
+    typed.value = shownValue(measure.value, value, display.unit);
+    problem.value = NOT_BACK;
+    await job.write({ kind: 'timer', test: test.id, startedAt: null });
+    return;
+  }
   await job.write(
     {
       kind: 'test',
@@ -106,6 +134,17 @@ async function addPicture(event: Event) {
       <li v-for="step in run.test.how" :key="step">{{ step }}</li>
     </ol>
     <p><strong class="font-semibold">Expect: </strong>{{ run.test.expect }}</p>
+    <p
+      v-if="borrowedValues.length > 0"
+      class="border-l-4 border-amber pl-3 text-[14.5px]"
+      data-test="judged-borrowed"
+    >
+      Judged with {{ borrowedValues.map((one) => borrowedLabel(one, display.unit)).join(' and ') }}, borrowed
+      for it.
+      <button v-if="session.mayWrite && !isOut" type="button" class="link" @click="asPlanned">
+        Judge it by the plan
+      </button>
+    </p>
     <CautionNote v-if="run.test.caution">{{ run.test.caution }}</CautionNote>
     <TestTimer
       v-if="(run.test.wait || timed) && !run.result"

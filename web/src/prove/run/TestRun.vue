@@ -11,6 +11,8 @@ import { useSession } from '../../shared/session/sessionStore.ts';
 import PullDown from './PullDown.vue';
 import TestCard from './TestCard.vue';
 import { resultWords } from './testWords.ts';
+import { useVisit } from '../visit/useVisit.ts';
+import VisitPlan from '../visit/VisitPlan.vue';
 import { usePredicted } from '../../shared/job/usePredicted.ts';
 
 const job = useJob();
@@ -18,6 +20,7 @@ const session = useSession();
 const display = useDisplay();
 const route = useRoute();
 const { predicted, running, problem } = usePredicted(job);
+const visit = useVisit(job, predicted);
 const proving = computed(() =>
   provingOf(
     job.state.value,
@@ -66,6 +69,11 @@ const looks = { passed: 'text-good', failed: 'text-alarm', skipped: 'text-soft' 
     :class="predicted || running ? 'lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]' : 'max-w-4xl'"
   >
     <div class="min-w-0">
+      <VisitPlan
+        v-if="visit.visit.value || proving.tests.some((t) => t.result === null)"
+        class="mb-4"
+        :of="visit"
+      />
       <details v-if="against.length > 0" class="mb-4" data-test="prove-judged">
         <summary class="link py-1">
           The judgement says {{ against.length === 1 ? 'one thing' : `${against.length} things` }} against the

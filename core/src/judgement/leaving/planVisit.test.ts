@@ -1,0 +1,125 @@
+import { describe, expect, test } from '@jest/globals';
+import { family } from '../../../testing/families.ts';
+import { otherBoxes } from '../../../testing/otherBoxes/boxes.ts';
+import { playVisit, type KeptPromise } from '../../../testing/otherBoxes/visit.ts';
+import { seeded } from '../../../testing/seeded.ts';
+import { plainUnit } from '../../../testing/units.ts';
+import type { SettingValues } from '../../foundation/settings/index.ts';
+import { commissioningTests, type CommissioningTest } from '../commissioning/index.ts';
+import { plan } from '../plan/index.ts';
+import { forecastVisit, planVisit, type VisitForecast, type VisitQuestion } from './index.ts';
+
+const unit = plainUnit('walkInFreezer', { doorContact: true });
+const values = Object.fromEntries(plan(unit).settings.map((s) => [s.setting, s.value])) as SettingValues;
+const tests = commissioningTests({
+  unit,
+  control: family('skerry-dx'),
+  values,
+  circuit: null,
+  loads: [],
+  predicted: null,
+  display: 'degC',
+}) as readonly CommissioningTest[];
+const warm = { celsius: null, regulates: false, started: false };
+const forecast = forecastVisit(unit, values, warm) as VisitForecast;
+const visit = (minutes: number, more: Partial<VisitQuestion> = {}) =>
+  planVisit({
+    unit,
+    values,
+    tests: tests.map((one) => ({ test: one, running: null })),
+    forecast,
+    air: warm,
+    seconds: 60 * minutes,
+    powered: null,
+    movable: [{ setting: 'regulation.setpoint', least: -30, most: 30 }],
+    out: [],
+    display: 'degC',
+    ...more,
+  });
+const provenBy = (plan: ReturnType<typeof visit>) => plan.steps.flatMap(({ way }) => way.tests);
+
+describe('a visit', () => {
+  test('looks dead before there is power, and has power before anything else', () => {
+    const { steps } = visit(120);
+    const starts = new Map(steps.map(({ proof, start }) => [proof.id, start]));
+    for (const [id, start] of starts) {
+      if (!id.startsWith('dead.')) expect([id, start >= 600]).toEqual([id, true]);
+      if (!/^(dead|power$)/.test(id)) expect([id, start > starts.get('power')!]).toEqual([id, true]);
+    }
+  });
+
+  test('is over in time four times out of five, whatever time there is; each test is in it or left', () => {
+    for (const minutes of [15, 35, 60, 90, 240, 480]) {
+      const planned = visit(minutes);
+      expect([minutes, planned.fits >= 0.8]).toEqual([minutes, true]);
+      const all = [...provenBy(planned), ...planned.left.flatMap((left) => left.tests)];
+      expect(all.toSorted()).toEqual(tests.map(({ id }) => id).toSorted());
+    }
+  });
+
+  test('never has two hands at two places, nor the machine at two proofs', () => {
+    const spans = visit(240).steps.flatMap(({ phases }) => phases);
+    for (const use of ['hands', 'machine', 'probe'] as const) {
+      const busy = spans.filter(({ uses }) => uses.includes(use)).toSorted((a, b) => a.from - b.from);
+      for (const [i, one] of busy.entries())
+        if (i > 0) expect([one.does, one.from >= busy[i - 1]!.to - 1]).toEqual([one.does, true]);
+    }
+  });
+
+  test('gives back in the same go whatever it borrows', () => {
+    for (const { way } of visit(60).steps)
+      expect(way.phases.flatMap(({ returns }) => returns ?? [])).toEqual(way.borrows);
+  });
+
+  test('moves the set point where the pull-down is too long, only as far as this control lets it, and says what the display is to show later', () => {
+    const short = visit(60);
+    const stop = short.steps.find(({ proof }) => proof.id === 'stop')!;
+    expect(stop.way.borrows[0]).toMatchObject({ kind: 'value', setting: 'regulation.setpoint' });
+    expect(stop.isShortened).toBe(true);
+    expect(short.question).toMatchObject({ tests: ['regulation.pullDown', 'regulation.cutIn'] });
+    expect(provenBy(visit(60, { movable: [] }))).not.toContain('regulation.cutOut');
+    const far = visit(60, { movable: [{ setting: 'regulation.setpoint', least: -30, most: 5 }] });
+    expect(provenBy(far)).not.toContain('regulation.cutOut');
+  });
+
+  test('goes on where a stopwatch runs, in what is left of it', () => {
+    const running = tests.map((one) => ({ test: one, running: one.id === 'defrost.end' ? 300 : null }));
+    const begun = visit(60, { tests: running, air: { celsius: -20, regulates: true, started: true } });
+    const defrost = begun.steps.find(({ proof }) => proof.id === 'defrost')!;
+    expect(defrost.start).toBe(0);
+    expect(defrost.phases[0]!.does).toBe('The coil warms to its end');
+    // Oracle: what the forecast gives for it, less the hands before it and the five minutes.
+    expect(defrost.phases[0]!.to).toBeCloseTo(forecast.defrost!.likely - 60 - 90 - 300, -2);
+  });
+});
+
+const long = process.env['BRINE_LONG'] === '1';
+const held = ({ promised, came }: KeptPromise) => came >= promised.early - 1 && came <= promised.late + 1;
+
+// Oracle: eight boxes of other equations, played second by second with hands that are drawn; the issue asks for four of five.
+test('four of five promised times hold their interval, and the values are the planned ones in the end', () => {
+  const random = seeded(2122);
+  const promises: KeptPromise[] = [];
+  let [visits, inTime, asked, answered] = [0, 0, 0, 0];
+  for (let n = 0; n < (long ? 20 : 1); n += 1)
+    for (const box of otherBoxes)
+      for (const minutes of long ? [25, 35, 60, 90, 120, 240] : [35, 90]) {
+        const played = playVisit(box, family('skerry-dx'), minutes, random);
+        promises.push(...played.promises);
+        visits += 1;
+        if (played.whole.came <= 60 * minutes) inTime += 1;
+        if (played.asked) {
+          asked += 1;
+          const { least, most, shown } = played.asked;
+          if (shown >= least && shown <= most) answered += 1;
+        }
+        expect(played.values).toEqual(played.planned);
+      }
+
+  const share = promises.filter(held).length / promises.length;
+  if (long) console.info({ promises: promises.length, share, visits, inTime, asked, answered });
+  expect(promises.length).toBeGreaterThan(30);
+  expect(share).toBeGreaterThanOrEqual(0.8);
+  expect(inTime / visits).toBeGreaterThanOrEqual(0.8);
+  expect(answered / asked).toBeGreaterThanOrEqual(0.8);
+});

@@ -1,0 +1,155 @@
+import { controlConfig } from '../../machines/box/index.ts';
+import { coolingProofs } from './coolingProofs.ts';
+import { defrostProof } from './defrostProof.ts';
+import { guardProofs } from './guardProofs.ts';
+import { powerProofs } from './powerProofs.ts';
+import { borrowedId } from './borrowed.ts';
+import {
+  makingOf,
+  phase,
+  wayOf,
+  type Making,
+  type OpenTest,
+  type Proof,
+  type VisitQuestion,
+} from './proof.ts';
+import { byHand, sure, type Span } from './span.ts';
+
+/** Tests that no visit can hold: somebody comes back for them. */
+const later: ReadonlySet<string> = new Set(['defrost.secondFrost']);
+/** What takes longer than this is no part of a visit, s. */
+const LONGEST = 6 * 3600;
+const PLAIN = 120;
+const LOCK = 45;
+
+/** Open tests as what is proven in one go, with how each may be shortened and what has to come before; tests that no visit can hold are left out. */
+export function proofsOf(question: VisitQuestion): readonly Proof[] {
+  const config = controlConfig(question.values);
+  const making = makingOf(
+    { ...question, tests: question.tests.filter(({ test }) => !later.has(test.id)) },
+    typeof config === 'string' ? null : config,
+  );
+  const own = [
+    ...powerProofs(making),
+    ...coolingProofs(making),
+    ...defrostProof(making),
+    ...guardProofs(making),
+  ];
+  const covered = new Set(own.flatMap(({ ways }) => ways.flatMap(({ tests }) => tests)));
+  const plain = making.tests
+    .filter(({ test }) => !covered.has(test.id) && isFixed(test.id, making))
+    .flatMap((one) => plainProof(one));
+  return inOrder([...own, ...plain], making).map((proof) => asItStands(proof, making));
+}
+
+/** What the forecast cannot bring about within a visit is proven by no plain wait either. */
+const isFixed = (id: string, { config, forecast }: Making): boolean =>
+  !(
+    config &&
+    forecast &&
+    /^(regulation\.(pullDown|cutOut|cutIn|rest)|defrost\.(start|end|drain|fans))$/.test(id)
+  );
+
+/** A test with no machine of its own behind it: hands, and its own wait. */
+function plainProof({ test }: OpenTest): readonly Proof[] {
+  const wait = test.wait ?? 0;
+  if (wait > LONGEST) return [];
+  const all = ['hands', 'machine', 'probe'] as const;
+  return [
+    {
+      id: test.id,
+      title: test.title,
+      ways: [
+        wayOf(
+          [test.id],
+          [
+            phase(
+              test.how[0] ?? test.title,
+              byHand(test.id === 'users.lock' ? LOCK : PLAIN),
+              test.id === 'users.lock' ? ['hands'] : all,
+            ),
+            ...(wait > 0
+              ? [
+                  phase('It is waited for', sure(wait), ['machine', 'probe'], { test: test.id }),
+                  phase('Read it', byHand(30), all),
+                ]
+              : []),
+          ],
+        ),
+      ],
+      after: [],
+    },
+  ];
+}
+
+/** Nothing live before what is looked at dead and the power; a start from a power cut is measured while the box still calls. */
+function inOrder(proofs: readonly Proof[], { has }: Making): readonly Proof[] {
+  const ids = proofs.map(({ id }) => id);
+  const dead = ids.filter((id) => id.startsWith('dead.'));
+  const isPowering = has('power.order');
+  return proofs.map((proof) => {
+    if (dead.includes(proof.id)) return proof;
+    const first = [
+      ...dead,
+      ...(isPowering && proof.id !== 'power' ? ids.filter((id) => id === 'power') : []),
+      ...(proof.id === 'stop' && has('power.delay') ? ids.filter((id) => id === 'powerCut') : []),
+    ];
+    return { ...proof, after: [...first, ...proof.after] };
+  });
+}
+
+/** What has begun goes on from where its stopwatch is, in the way whose borrowed things are out. */
+function asItStands(proof: Proof, { tests, out }: Making): Proof {
+  const running = new Map(
+    tests.flatMap(({ test, running: s }) => (s === null ? [] : [[test.id, s] as const])),
+  );
+  const way =
+    proof.ways.find(({ borrows }) =>
+      borrows.some((one) => one.kind === 'value' && out.includes(borrowedId(one))),
+    ) ?? proof.ways.find(({ phases }) => phases.some(({ test }) => test !== null && running.has(test)));
+  if (!way) return proof;
+  const at = way.phases.findIndex(({ test }) => test !== null && running.has(test));
+  const lent = way.phases.findIndex(({ lends }) => lends !== null && out.includes(borrowedId(lends)));
+  // The pull-down is reckoned from the air of now; it keeps nothing from being done first.
+  if (at < 0 && lent < 0) return proof;
+  if (at >= 0 && way.phases[at]!.test === 'regulation.pullDown') return proof;
+  const from = at >= 0 ? at : lent + 1;
+  const elapsed = at >= 0 ? running.get(way.phases[at]!.test!)! : 0;
+  return {
+    ...proof,
+    ways: [
+      {
+        ...way,
+        from: sure(0),
+        phases: leftOf(way.phases.slice(from), elapsed, at >= 0 ? way.phases[at]!.test : null),
+      },
+    ],
+    after: [],
+    isBegun: true,
+  };
+}
+
+/** Phases of one stopwatch with what has passed of them taken off. */
+function leftOf(phases: Proof['ways'][number]['phases'], elapsed: number, test: string | null) {
+  let passed = elapsed;
+  return phases.map((one, i) => {
+    if (passed <= 0 || (i > 0 && one.test !== test)) {
+      passed = 0;
+      return one;
+    }
+    const taken = Math.min(passed, one.seconds.late);
+    passed -= taken;
+    return { ...one, seconds: shortened(one.seconds, taken) };
+  });
+}
+
+/** What is left of a span once so much has passed; what is overdue is over soon. */
+function shortened({ early, likely, late }: Span, passed: number): Span {
+  const left = (of: number) => Math.max(0, of - passed);
+  const overdue = 0.1 * likely;
+  return {
+    early: left(early),
+    likely: passed < likely ? left(likely) : Math.min(overdue, left(late)),
+    late: left(late),
+  };
+}
