@@ -39,6 +39,15 @@ export const coreRooms = {
   'foundation/settings': ['foundation/files', 'foundation/quantities', 'foundation/sentences'],
   'foundation/statistics': [],
   'foundation/unit': ['foundation/files', 'foundation/quantities', 'foundation/settings'],
+  'judgement/asking': [
+    'controllers/builtIn',
+    'controllers/definitions',
+    'controllers/panel',
+    'controllers/translate',
+    'foundation/quantities',
+    'foundation/settings',
+    'machines/box',
+  ],
   'judgement/calibration': [
     'controllers/definitions',
     'foundation/limits',
@@ -638,9 +647,11 @@ export const webRooms = {
     'shared/job',
     'shared/session',
     'shared/ui',
+    'writing/asking',
     'writing/booklet',
     'writing/keys',
   ],
+  'writing/asking': ['shared/display', 'shared/ui', 'workers'],
   'writing/booklet': ['shared/mount', 'shared/api', 'shared/pdf', 'shared/pictures', 'shared/ui', 'workers'],
   'writing/keys': ['shared/ui'],
 };

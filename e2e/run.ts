@@ -31,6 +31,7 @@ import { serverAway } from './serverAway.e2e.ts';
 import { compare } from './compare.e2e.ts';
 import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
 import { threeThermometers } from './whoIsRight.e2e.ts';
+import { doubtfulBooklet } from './doubtfulBooklet.e2e.ts';
 import { visitOf35 } from './visit.e2e.ts';
 import { writing } from './writing.e2e.ts';
 import { timerToControl, vehicleFridge } from './wiring.e2e.ts';
@@ -56,6 +57,7 @@ const tests = [
   taps,
   anotherFinishes,
   threeThermometers,
+  doubtfulBooklet,
   visitOf35,
   damagedBackups,
   logAway,

@@ -4,6 +4,7 @@ import { causeDays, fanCauseDays } from '@brine/core/judgement/complaints';
 import { faultSpeed, tryFloat, tryLoop } from '@brine/core/judgement/condenserFans';
 import { runCondenser } from '@brine/core/machines/condenser';
 import { predict } from '@brine/core/judgement/commissioning';
+import { askController } from '@brine/core/judgement/asking';
 import { forecastVisit, planVisit } from '@brine/core/judgement/leaving';
 import { beforePower } from '@brine/core/judgement/energise';
 import { holdAgainst, learnUnit, predictUnit } from '@brine/core/judgement/learning';
@@ -100,6 +101,8 @@ function work(id: number, request: CoreRequest): unknown {
       return holdAgainst(request);
     case 'beforePower':
       return beforePower(request);
+    case 'askController':
+      return askController(request.doubt, told(id));
     case 'planVisit': {
       const forecast = forecastVisit(request.unit, request.values, request.air);
       // What is no box has proofs of hands and clocks alone.

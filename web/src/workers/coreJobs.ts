@@ -8,6 +8,7 @@ import type { FaultSpeed, FloatTrial, LoopTrial } from '@brine/core/judgement/co
 import type { CauseDay } from '@brine/core/judgement/complaints';
 import type { Predicted } from '@brine/core/judgement/commissioning';
 import type { VisitPlan, VisitQuestion } from '@brine/core/judgement/leaving';
+import type { AskPlan, Doubt } from '@brine/core/judgement/asking';
 import type { BeforePower, PowerQuestion } from '@brine/core/judgement/energise';
 import type { holdAgainst, Holding, Learning } from '@brine/core/judgement/learning';
 import type { BoxFile, Predicted as UnitPredicted, Priors } from '@brine/core/machines/identification';
@@ -136,6 +137,7 @@ export interface CoreJobs {
     gives: ReturnType<typeof holdAgainst>;
   };
   beforePower: { asks: PowerQuestion; gives: BeforePower };
+  askController: { asks: { readonly doubt: Doubt }; gives: AskPlan };
   planVisit: { asks: Omit<VisitQuestion, 'forecast'>; gives: VisitPlan };
   memories: {
     asks: {

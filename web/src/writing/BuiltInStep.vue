@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Implied } from '@brine/core/controllers/builtIn';
 import { settingOf, type SettingId, type SettingValue } from '@brine/core/foundation/settings';
+import AskControl from './asking/AskControl.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import type { LiveWriting } from './useWriting.ts';
 
@@ -18,6 +19,8 @@ const lines = computed(() =>
     options: optionsOf(fact),
   })),
 );
+const doubtsOf = (setting: SettingId) =>
+  props.live.doubts.value.filter(({ kind, setting: of }) => kind === 'fact' && of === setting);
 const open = computed(() => lines.value.filter((line) => !line.said));
 /** What follows from the codes; the rest has to be looked at by itself. */
 const sure = computed(() => open.value.filter((line) => !line.ask));
@@ -70,6 +73,7 @@ const confirm = (facts: readonly Implied[]) =>
           <div>
             <abbr :title="line.meaning" class="font-medium no-underline">{{ line.label }}</abbr>
             <p class="text-[14px] text-soft">{{ line.because }}.</p>
+            <AskControl :doubts="doubtsOf(line.setting)" :live="live" />
           </div>
           <select
             class="w-full self-start"

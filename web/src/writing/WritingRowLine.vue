@@ -5,6 +5,7 @@ import { CLEAR, SURE, type Mend } from '@brine/core/controllers/suggest';
 import type { ReadAt } from '@brine/core/controllers/pages';
 import type { KeptPage } from './booklet/bookletStorage.ts';
 import RowCutOut from './booklet/RowCutOut.vue';
+import AskControl from './asking/AskControl.vue';
 import OptionMeanings from './OptionMeanings.vue';
 import { acceptRow } from './rowsToCheck.ts';
 import RowDepends from './RowDepends.vue';
@@ -22,6 +23,7 @@ const props = defineProps<{
   printed: { readonly page: KeptPage; readonly at: ReadAt } | null;
 }>();
 const mending = ref(false);
+const doubts = computed(() => props.live.doubts.value.filter(({ code }) => code === props.row.code));
 const problem = computed(() => props.open ?? props.row.problems.join('; '));
 const shown = computed(() => mending.value || props.row.problems.length > 0 || props.open !== null);
 const fields: readonly (keyof Mend)[] = ['code', 'description', 'unit', 'min', 'max', 'default'];
@@ -98,6 +100,7 @@ function mend(field: keyof Mend, event: Event) {
           :row="row"
           @say="(value, means) => live.say(row.key, value, means)"
         />
+        <AskControl v-if="row.setting !== null" :doubts="doubts" :live="live" />
       </template>
     </td>
     <td class="text-[14px] whitespace-nowrap" :class="row.setting === null ? 'text-soft' : ''">

@@ -1,8 +1,9 @@
 import { nameHere } from '../shared/mount/mount.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { ControllerDefinition, Panel } from '@brine/core/controllers/definitions';
+import type { ControllerDefinition, Encoding, Panel } from '@brine/core/controllers/definitions';
 import { machineOf, readController } from '@brine/core/controllers/panel';
 import { impliedBy, type Implied } from '@brine/core/controllers/builtIn';
+import { doubtsOf } from '@brine/core/judgement/asking';
 import type { SettingId, SettingValue } from '@brine/core/foundation/settings';
 import {
   choicesOf,
@@ -91,14 +92,20 @@ export function useWriting() {
       summary: writing.value.summary.trim(),
     };
     const read = draftDefinition(names, used.value, null);
-    const { notes } = writing.value;
-    if (Object.keys(notes).length === 0) return read;
+    const { notes, signs } = writing.value;
+    if (Object.keys(notes).length === 0 && Object.keys(signs).length === 0) return read;
+    const signed = new Map(
+      used.value.flatMap(({ code, key }) => (signs[key] ? [[code, signs[key]] as const] : [])),
+    );
     const noted = new Map(
       used.value.flatMap(({ code, key }) => (notes[key] ? [[code, notes[key]] as const] : [])),
     );
-    const parameters = read.definition.parameters.map((one) =>
-      noted.has(one.code) ? { ...one, note: noted.get(one.code)! } : one,
-    );
+    const parameters = read.definition.parameters.map((one) => ({
+      ...one,
+      ...(noted.has(one.code) && { note: noted.get(one.code)! }),
+      ...(signed.has(one.code) &&
+        one.encoding.type === 'number' && { encoding: { ...one.encoding, sign: signed.get(one.code)! } }),
+    }));
     return { ...read, definition: { ...read.definition, parameters } };
   });
   /** Its panel: of a pattern, or as it was shown. */
@@ -158,6 +165,10 @@ export function useWriting() {
     const read = readController(written.value);
     return 'faults' in read ? read.faults : [];
   });
+  /** What the booklet may have left in doubt and the control itself can tell. */
+  const doubts = computed(() =>
+    draft.value.definition.parameters.length === 0 ? [] : doubtsOf(written.value),
+  );
   const machine = computed(() =>
     faults.value.length === 0 && draft.value.definition.parameters.length > 0
       ? machineOf(written.value)
@@ -180,6 +191,7 @@ export function useWriting() {
     implied,
     definition,
     faults,
+    doubts,
     machine,
     change,
     mend: (key: string, part: Mend) =>
@@ -191,6 +203,10 @@ export function useWriting() {
     /** Says on which choice a row depends; null: on none. */
     depend: (key: string, condition: RowCondition | null) =>
       change({ conditions: { ...writing.value.conditions, [key]: condition } }),
+    /** Says which way the numbers of a row count. */
+    signAs: (key: string, encoding: Encoding | undefined) =>
+      encoding?.type === 'number' &&
+      change({ signs: { ...writing.value.signs, [key]: encoding.sign === -1 ? -1 : 1 } }),
     omit: (key: string, omitted: boolean) =>
       change({
         omitted: omitted ? [...writing.value.omitted, key] : writing.value.omitted.filter((k) => k !== key),
@@ -199,6 +215,14 @@ export function useWriting() {
       change({ connections: { ...writing.value.connections, ...part } }),
     /** Says a fact that no code says; null: it is not stated. */
     sayBuiltIn: (values: Writing['builtIn']) => change({ builtIn: { ...writing.value.builtIn, ...values } }),
+    /** Says whether a value stands as soon as it is taken, or once the menu was left. */
+    savesOnLeaving: (saves: boolean) => {
+      const { answers, showing: shown } = writing.value;
+      if (!isShown.value) return change({ answers: { ...answers, keeps: saves ? 'nothing' : 'taken' } });
+      const stores = saves ? 'leaving' : 'taken';
+      const menus = shown.menus.map((menu) => ({ ...menu, answers: { ...menu.answers, stores } as const }));
+      return change({ showing: { ...shown, menus } });
+    },
     /** Takes up what a saved definition was written from. */
     takeUp: (from: Writing, version: string) => (writing.value = { ...blank, ...from, version }),
     startAnew: () => (writing.value = blank),

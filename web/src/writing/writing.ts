@@ -52,6 +52,8 @@ export interface Writing {
   readonly means: Readonly<Record<string, string | boolean>>;
   /** On which choice a row depends, by its key, where somebody said so; null: on none. */
   readonly conditions: Readonly<Record<string, RowCondition | null>>;
+  /** Rows whose numbers count the other way round, by their key: −1. */
+  readonly signs: Readonly<Record<string, 1 | -1>>;
   /** Options that the booklet does not print and a display showed, and what else was seen there: by row. */
   readonly added: Readonly<Record<string, readonly string[]>>;
   readonly notes: Readonly<Record<string, string>>;
@@ -98,6 +100,7 @@ export const blank: Writing = {
   settings: {},
   means: {},
   conditions: {},
+  signs: {},
   added: {},
   notes: {},
   omitted: [],

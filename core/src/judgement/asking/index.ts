@@ -1,0 +1,4 @@
+export { askController, type Asking, type AskPlan, lookUntil, type Outcome } from './ask.ts';
+export { askSaving } from './askSaving.ts';
+export type { Bath, HandAct, Seen } from './bench.ts';
+export { type Doubt, doubtsOf } from './doubts.ts';
