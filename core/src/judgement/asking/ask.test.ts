@@ -110,7 +110,7 @@ function found(
 test('hidden controllers of every family are found, nineteen of twenty', () => {
   const random = seeded(2151);
   let [hidden, right, untold] = [0, 0, 0];
-  for (const [, one] of someDoubts(long ? 1 : 12)) {
+  for (const [, one] of someDoubts(long ? 1 : 25)) {
     const { asking } = askController(one);
     if (!asking) {
       untold += 1;
@@ -122,7 +122,7 @@ test('hidden controllers of every family are found, nineteen of twenty', () => {
     }
   }
   if (long) console.info({ hidden, right, untold });
-  expect(hidden).toBeGreaterThan(30);
+  expect(hidden).toBeGreaterThan(25);
   expect(right / hidden).toBeGreaterThanOrEqual(0.95);
 });
 

@@ -102,8 +102,8 @@ test('four of five promised times hold their interval, and the values are the pl
   const promises: KeptPromise[] = [];
   let [visits, inTime, asked, answered] = [0, 0, 0, 0];
   for (let n = 0; n < (long ? 20 : 1); n += 1)
-    for (const box of otherBoxes)
-      for (const minutes of long ? [25, 35, 60, 90, 120, 240] : [35, 90]) {
+    for (const [i, box] of otherBoxes.entries())
+      for (const minutes of long ? [25, 35, 60, 90, 120, 240] : [i % 2 ? 35 : 90]) {
         const played = playVisit(box, family('skerry-dx'), minutes, random);
         promises.push(...played.promises);
         visits += 1;
@@ -118,7 +118,7 @@ test('four of five promised times hold their interval, and the values are the pl
 
   const share = promises.filter(held).length / promises.length;
   if (long) console.info({ promises: promises.length, share, visits, inTime, asked, answered });
-  expect(promises.length).toBeGreaterThan(30);
+  expect(promises.length).toBeGreaterThan(20);
   expect(share).toBeGreaterThanOrEqual(0.8);
   expect(inTime / visits).toBeGreaterThanOrEqual(0.8);
   expect(answered / asked).toBeGreaterThanOrEqual(0.8);
