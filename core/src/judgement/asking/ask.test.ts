@@ -84,7 +84,10 @@ function someDoubts(every: number): readonly (readonly [string, Doubt])[] {
       )
       .map((one) => [id, one] as const),
   );
-  return all.filter((_, i) => i % every === 0);
+  // What counts in hours is looked at for hours: in the long run alone.
+  return all
+    .filter(([, { meanings }]) => long || meanings.every(({ id }) => id !== 'h'))
+    .filter((_, i) => i % every === 0);
 }
 
 /** What a person finds out who stands before a control that means one thing, baths as cold or warm as they may be. */
@@ -110,7 +113,7 @@ function found(
 test('hidden controllers of every family are found, nineteen of twenty', () => {
   const random = seeded(2151);
   let [hidden, right, untold] = [0, 0, 0];
-  for (const [, one] of someDoubts(long ? 1 : 25)) {
+  for (const [, one] of someDoubts(long ? 1 : 11)) {
     const { asking } = askController(one);
     if (!asking) {
       untold += 1;
@@ -122,7 +125,7 @@ test('hidden controllers of every family are found, nineteen of twenty', () => {
     }
   }
   if (long) console.info({ hidden, right, untold });
-  expect(hidden).toBeGreaterThan(25);
+  expect(hidden).toBeGreaterThan(20);
   expect(right / hidden).toBeGreaterThanOrEqual(0.95);
 });
 
