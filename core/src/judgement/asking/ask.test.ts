@@ -74,20 +74,20 @@ describe('the shortest way to ask', () => {
   });
 });
 
-/** Doubts of every family that a bench may settle; each so many in the usual run. */
+/** Doubts that a bench may settle, each so many: of every family in the long run, of one else, and those that take no hours. */
 function someDoubts(every: number): readonly (readonly [string, Doubt])[] {
-  const all = [...families].flatMap(([id, definition]) =>
-    doubtsOf(writtenDown(definition))
-      .filter(
-        ({ kind, setting }) =>
-          kind !== 'saving' && setting !== 'defrost.initiation' && setting !== 'defrost.interval',
-      )
-      .map((one) => [id, one] as const),
-  );
-  // What counts in hours is looked at for hours: in the long run alone.
-  return all
-    .filter(([, { meanings }]) => long || meanings.every(({ id }) => id !== 'h'))
-    .filter((_, i) => i % every === 0);
+  const all = [...families]
+    .filter(([id]) => long || id === 'marl-4')
+    .flatMap(([id, definition]) =>
+      doubtsOf(writtenDown(definition))
+        .filter(
+          ({ kind, setting }) =>
+            kind !== 'saving' && setting !== 'defrost.initiation' && setting !== 'defrost.interval',
+        )
+        .filter(({ meanings }) => long || meanings.every((one) => one.id !== 'h'))
+        .map((one) => [id, one] as const),
+    );
+  return all.filter((_, i) => i % every === 0);
 }
 
 /** What a person finds out who stands before a control that means one thing, baths as cold or warm as they may be. */
@@ -113,7 +113,7 @@ function found(
 test('hidden controllers of every family are found, nineteen of twenty', () => {
   const random = seeded(2151);
   let [hidden, right, untold] = [0, 0, 0];
-  for (const [, one] of someDoubts(long ? 1 : 11)) {
+  for (const [, one] of someDoubts(1)) {
     const { asking } = askController(one);
     if (!asking) {
       untold += 1;
@@ -174,7 +174,7 @@ test('no trial that is drawn is a fifth shorter', () => {
   const random = seeded(2152);
   const shorter: unknown[] = [];
   let compared = 0;
-  for (const [family, one] of someDoubts(long ? 5 : 40)) {
+  for (const [family, one] of someDoubts(long ? 5 : 2)) {
     if (one.meanings.length !== 2) continue;
     const { asking } = askController(one);
     if (!asking || asking.at > 200) continue;
