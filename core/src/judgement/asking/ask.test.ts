@@ -8,7 +8,8 @@ import { askController, lookUntil, outcomeSeen, trialSeconds, type Asking } from
 import { askSaving } from './askSaving.ts';
 import { baths, runTrial, seen, type Bath, type HandAct, type Trial } from './bench.ts';
 import { benchCodes, tryValues } from './benchCodes.ts';
-import { doubtsOf, type Doubt } from './doubts.ts';
+import type { Doubt } from './doubt.ts';
+import { doubtsOf } from './doubts.ts';
 import { looksAlike, type Look } from './tellApart.ts';
 import { configsFor } from './trials.ts';
 

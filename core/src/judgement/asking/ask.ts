@@ -1,7 +1,7 @@
 import type { CodeValue } from '../../controllers/definitions/index.ts';
 import { runTrial, seen, type Sight, type Trial } from './bench.ts';
 import { benchCodes } from './benchCodes.ts';
-import type { Doubt } from './doubts.ts';
+import type { Doubt } from './doubt.ts';
 import { firstDifference, looksAlike, type Difference, type Look } from './tellApart.ts';
 import { configsFor, trialsFor } from './trials.ts';
 
@@ -72,12 +72,18 @@ export function askController(doubt: Doubt, progress: (share: number) => void = 
 /** Progress is told each so many trials. */
 const TOLD = 50;
 
-/** What every trial shows within some time, and the best way through them. */
+/** What a trial shows under each meaning, s looked at. */
+interface Shown {
+  readonly trial: Trial;
+  readonly sights: readonly Sight[];
+  readonly look: Look;
+}
+
+/** What trials show within some time, and the best way through them. */
 class Bench {
   private readonly doubt: Doubt;
   private readonly standing: ReturnType<typeof benchCodes>['standing'];
-  private readonly look: Look;
-  private readonly shown: readonly { readonly trial: Trial; readonly sights: readonly Sight[] }[];
+  private readonly shown: readonly Shown[];
 
   constructor(
     doubt: Doubt,
@@ -88,50 +94,73 @@ class Bench {
   ) {
     this.doubt = doubt;
     this.standing = standing;
-    this.look = { by: watched(doubt), until: seconds };
+    this.shown = this.tried(trials, seconds, progress);
+  }
+
+  /**
+   * Runs the trials, those that cost hands the least first. Once one tells all meanings apart, what costs as much before anything is seen is not run at all, and nothing is looked at for longer than could still be sooner.
+   */
+  private tried(
+    trials: readonly Trial[],
+    seconds: number,
+    progress: (share: number) => void,
+  ): readonly Shown[] {
+    const all = this.doubt.meanings.map((_, i) => i);
+    const by = watched(this.doubt);
     const made = new Map<Trial['keyed'], ReturnType<typeof configsFor>>();
-    this.shown = trials.flatMap((trial, i) => {
-      if (i % TOLD === 0) progress(i / trials.length);
-      if (!made.has(trial.keyed)) made.set(trial.keyed, configsFor(doubt, standing, trial));
+    const shown: Shown[] = [];
+    let bound = Infinity;
+    const inOrder = trials
+      .map((trial) => ({ trial, hands: trialSeconds(trial, 0) }))
+      .toSorted((a, b) => a.hands - b.hands);
+    for (const [i, { trial, hands }] of inOrder.entries()) {
+      if (i % TOLD === 0) progress(i / inOrder.length);
+      if (hands >= bound) break;
+      if (!made.has(trial.keyed)) made.set(trial.keyed, configsFor(this.doubt, this.standing, trial));
       const configs = made.get(trial.keyed) ?? null;
-      return configs ? [{ trial, sights: configs.map((config) => runTrial(config, trial, seconds)) }] : [];
-    });
+      if (!configs) continue;
+      const until = Math.min(seconds, Math.ceil(bound - hands));
+      const sights = configs.map((config) => runTrial(config, trial, lookUntil(until)));
+      const one: Shown = { trial, sights, look: { by, until } };
+      shown.push(one);
+      const parted = partsOf(all, one);
+      if (parted?.parts.length !== all.length) continue;
+      const cost = hands + parted.at;
+      if (cost < bound && this.isSure(one, parted)) bound = cost;
+    }
+    return shown;
   }
 
   /** The trial after which, with what may follow, all of some meanings are told apart soonest at the worst. */
   best(meanings: readonly number[]): Asking | null {
     const tried = this.shown
-      .flatMap(({ trial, sights }) => {
-        const parted = partsOf(meanings, sights, this.look);
-        return parted ? [{ trial, sights, ...parted, cost: trialSeconds(trial, parted.at) }] : [];
+      .flatMap((one) => {
+        const parted = partsOf(meanings, one);
+        return parted ? [{ one, parted, cost: trialSeconds(one.trial, parted.at) }] : [];
       })
       .toSorted((a, b) => a.cost - b.cost);
     let best: Asking | null = null;
-    for (const { trial, sights, at, by, parts, cost } of tried) {
+    for (const { one, parted, cost } of tried) {
       if (best && cost >= best.seconds) break;
-      if (!this.isSure(trial, sights, parts, { by, until: lookUntil(at) })) continue;
+      if (!this.isSure(one, parted)) continue;
       const outcomes: Outcome[] = [];
       let seconds = cost;
-      for (const part of parts) {
+      for (const part of parted.parts) {
         const then: Asking | null = part.length > 1 ? this.best(part) : null;
         if (part.length > 1 && !then) break;
-        outcomes.push({ meanings: part, sight: sights[part[0]!]!, then });
+        outcomes.push({ meanings: part, sight: one.sights[part[0]!]!, then });
         seconds = Math.max(seconds, cost + (then?.seconds ?? 0));
       }
-      if (outcomes.length === parts.length && (!best || seconds < best.seconds))
-        best = { trial, at, by, outcomes, seconds };
+      if (outcomes.length === parted.parts.length && (!best || seconds < best.seconds))
+        best = { trial: one.trial, at: parted.at, by: parted.by, outcomes, seconds };
     }
     return best;
   }
 
   /** Whether a bath that is colder or warmer than it should be leads to no other answer. */
-  private isSure(
-    trial: Trial,
-    sights: readonly Sight[],
-    parts: readonly (readonly number[])[],
-    look: Look,
-  ): boolean {
+  private isSure({ trial, sights }: Shown, { at, by, parts }: Parted): boolean {
     const configs = configsFor(this.doubt, this.standing, trial)!;
+    const look: Look = { by, until: lookUntil(at) };
     return [-1, 1].every((stray) =>
       parts.every((part) =>
         part.every((meaning) => {
@@ -155,16 +184,18 @@ const watched = ({ setting }: Doubt): readonly Difference['by'][] => [
 const likePart = (off: Sight, sights: readonly Sight[], part: readonly number[], look: Look): boolean =>
   part.some((meaning) => looksAlike(off, sights[meaning]!, look));
 
-/** Meanings that a trial tells apart, in groups that it does not, and when that is certain; null where it tells nothing. */
-function partsOf(
-  meanings: readonly number[],
-  sights: readonly Sight[],
-  look: Look,
-): {
+/** Meanings that a trial tells apart, in groups that it does not, by what, and when that is certain. */
+interface Parted {
   readonly at: number;
   readonly by: readonly Difference['by'][];
   readonly parts: readonly (readonly number[])[];
-} | null {
+}
+
+/** How a trial parts some meanings; null where it tells nothing. */
+function partsOf(
+  meanings: readonly number[],
+  { sights, look }: Pick<Shown, 'sights' | 'look'>,
+): Parted | null {
   let at = 0;
   const by = new Set<Difference['by']>();
   const parts: number[][] = [];

@@ -11,7 +11,7 @@ import {
   type Machine,
   type PlanStep,
 } from '../../controllers/panel/index.ts';
-import type { Doubt } from './doubts.ts';
+import type { Doubt } from './doubt.ts';
 
 /** Whether a change needs saving, asked of the panel: a code turned and taken, the supply cut, the code read again. */
 export interface SavingPlan {

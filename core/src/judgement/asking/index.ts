@@ -1,4 +1,5 @@
 export { askController, type Asking, type AskPlan, lookUntil, type Outcome } from './ask.ts';
 export { askSaving } from './askSaving.ts';
 export type { Bath, HandAct, Seen } from './bench.ts';
-export { type Doubt, doubtsOf } from './doubts.ts';
+export type { Doubt } from './doubt.ts';
+export { doubtsOf } from './doubts.ts';

@@ -8,7 +8,7 @@ import {
 import type { SettingId, SettingValue } from '../../foundation/settings/index.ts';
 import { benchConfig, type Bath, type HandAct, type Trial } from './bench.ts';
 import { codeOf, tryValues } from './benchCodes.ts';
-import type { Doubt } from './doubts.ts';
+import type { Doubt } from './doubt.ts';
 
 /** When the second thing is done: by then the probe reads the first, s. */
 const THEN = 60;

@@ -109,9 +109,10 @@ function warmRest({ has, config }: Making, isOut = false): readonly ProofPhase[]
 const ICE_WATER_C = 0;
 const STOPS_ABOVE = 0.5;
 
-/** The probe in ice water comes down through cut-out within a minute or two, whatever the box does. */
+/** The probe in ice water comes down through cut-out within a minute or two, whatever the box does; a box that regulates may be at rest already, and shows nothing by it. */
 function probeInIceWater(making: Making): ProofWay | null {
-  const { config, has, degrees, unit } = making;
+  const { config, has, degrees, unit, air } = making;
+  if (air.regulates) return null;
   const { cutOut } = bandOf(config!.stage, config!.setpoint);
   if (config!.stage.heat || cutOut < ICE_WATER_C + STOPS_ABOVE || unit.application === 'chilledWaterTank')
     return null;
