@@ -118,10 +118,12 @@ async function writeDown(page: Page, base: string): Promise<void> {
     'the reason',
   );
   await click(page, byTest('confirm-all'));
-  await click(page, '[data-implied="defrost.method"] button');
-  await click(page, '[data-implied="regulation.differentialPlacement"] button');
+  await click(page, '[data-implied="defrost.method"] [data-test="it-is-so"]');
+  await click(page, '[data-implied="regulation.differentialPlacement"] [data-test="it-is-so"]');
   // What the compressor does without its probe stays not stated.
-  await page.waitForFunction(() => document.querySelectorAll('[data-implied] button').length === 1);
+  await page.waitForFunction(
+    () => document.querySelectorAll('[data-implied] [data-test="it-is-so"]').length === 1,
+  );
 
   // No pattern fits its keys: they are shown for one value, and the panel that comes of it is played back.
   await writerStep(page, 'Keys');

@@ -94,6 +94,7 @@ const confirm = (facts: readonly Implied[]) =>
               v-else
               type="button"
               class="link min-h-9 pointer-coarse:min-h-11"
+              data-test="it-is-so"
               @click="confirm([line])"
             >
               It is so
