@@ -24,6 +24,9 @@ export interface DeviceDatabase<Schema extends DBSchema> {
 /** How long another tab's older program may hold the storage before this page goes on without it, ms. */
 const HELD_MS = 1500;
 
+/** Between one try and the next on a connection that was cut off, ms: a browser is through with clearing in less. */
+const PAUSES_MS = [0, 50, 200, 600] as const;
+
 /** A database by its plan; opened at the first use. */
 export function deviceDatabase<Schema extends DBSchema>(plan: DatabasePlan<Schema>): DeviceDatabase<Schema> {
   const listeners: (() => void)[] = [];
@@ -71,16 +74,20 @@ export function deviceDatabase<Schema extends DBSchema>(plan: DatabasePlan<Schem
     }
   }
 
-  /** Once more on a fresh connection where the old one turns out to be closed. */
+  /** Again on a fresh connection where the old one turns out to be closed: a browser that clears its storage cuts off what is opened meanwhile as well. */
   async function attempt<Result>(work: (db: IDBPDatabase<Schema>) => Promise<Result>): Promise<Result> {
-    const used = await opened();
-    try {
-      return await work(used);
-    } catch (error) {
-      if (!isClosed(error)) throw error;
-      if (opening && (await opening.catch(() => null)) === used) opening = null;
-      return work(await opened());
+    for (const pause of PAUSES_MS) {
+      const mine = opened();
+      try {
+        return await work(await mine);
+      } catch (error) {
+        if (!isClosed(error)) throw error;
+        const used = await mine.catch(() => null);
+        if (opening && (await opening.catch(() => null)) === used) opening = null;
+      }
+      await new Promise((resolve) => setTimeout(resolve, pause));
     }
+    return work(await opened());
   }
 
   return { use, onLost: (listener) => void listeners.push(listener) };

@@ -59,6 +59,8 @@ export function troubleOf(error: unknown): Trouble | null {
       return 'older';
     case 'QuotaExceededError':
       return 'full';
+    // Cut off again and again: a single time is tried anew before.
+    case 'AbortError':
     case 'InvalidStateError':
     case 'SecurityError':
     case 'UnknownError':

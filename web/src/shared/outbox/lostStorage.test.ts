@@ -39,6 +39,43 @@ test('a connection that the browser closed is opened anew', async () => {
   expect(deviceTrouble.value).toBeNull();
 });
 
+test('a browser that is still clearing cuts off the connections after it as well: what is typed meanwhile is kept once it is through', async () => {
+  const storage = await openStorage(name);
+  await type(storage, '1');
+  let cuts = 2;
+  const opening = indexedDB.open;
+  indexedDB.open = (...asked) => {
+    const request = opening(...asked);
+    request.addEventListener('success', () => {
+      if (cuts > 0) request.result.close();
+      cuts -= 1;
+    });
+    return request;
+  };
+  connections.at(-1)!.close();
+  await type(storage, '2');
+  expect(cuts).toBeLessThan(0);
+  expect(await typed(storage)).toEqual(['1', '2']);
+  expect(deviceTrouble.value).toBeNull();
+  indexedDB.open = opening;
+});
+
+test('one that cuts off each of them keeps nothing: it is said, and what is typed is held', async () => {
+  const storage = await openStorage(name);
+  await type(storage, '1');
+  const opening = indexedDB.open;
+  indexedDB.open = () => {
+    throw new DOMException('The connection was closed.', 'AbortError');
+  };
+  connections.at(-1)!.close();
+  await type(storage, '2');
+  expect(deviceTrouble.value).toBe('refused');
+  expect(await typed(storage)).toEqual(['1', '2']);
+  indexedDB.open = opening;
+  expect(await typed(storage)).toEqual(['1', '2']);
+  expect(deviceTrouble.value).toBeNull();
+});
+
 test('storage cleared under the page: what waits is put back, under the same device and with the next number', async () => {
   const storage = await openStorage(name);
   const device = await storage.device();
