@@ -1,10 +1,8 @@
 import type { Page } from 'puppeteer-core';
-import { allSaved, byTest, fill, seeText, signIn, tap, textOf } from './support/acts.ts';
-import { newPage } from './support/browser.ts';
-import { ownFreezer } from './support/cabinet.ts';
+import { allSaved, byTest, fill, seeText, tap, textOf } from './support/acts.ts';
+import { phoneOnOwnFreezer } from './support/cabinet.ts';
 import { query } from './support/database.ts';
 import { onStage } from './support/stage.ts';
-import { PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 const steps = (page: Page) =>
@@ -39,11 +37,8 @@ export const visitOf35: EndToEndTest = {
   name: 'a visit of 35 minutes by touch: planned, planned anew as tests are done and time runs short; what is borrowed is watched until it is read back, and what does not fit is asked of the people on site',
   run: () =>
     onStage(async (stage) => {
-      const { server, browser } = stage;
-      const id = await ownFreezer(stage);
-      const phone = await newPage(await browser.createBrowserContext(), 'phone');
-      await signIn(phone, server.base, 'tess', PASSWORD);
-      await phone.goto(`${server.base}/jobs/${id}/prove/run`, { waitUntil: 'networkidle0' });
+      const { server } = stage;
+      const { phone, id } = await phoneOnOwnFreezer(stage, 'prove/run');
       await fill(phone, byTest('visit-minutes'), 'soon');
       await tap(phone, byTest('visit-begin'));
       await seeText(phone, 'expected minutes from 1 to 1440');

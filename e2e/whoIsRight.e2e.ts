@@ -1,10 +1,8 @@
 import type { Page } from 'puppeteer-core';
-import { allSaved, byTest, choose, fill, seeText, signIn, tap, textOf } from './support/acts.ts';
-import { newPage } from './support/browser.ts';
-import { ownFreezer } from './support/cabinet.ts';
+import { allSaved, byTest, choose, fill, seeText, tap, textOf } from './support/acts.ts';
+import { phoneOnOwnFreezer } from './support/cabinet.ts';
 import { query } from './support/database.ts';
 import { onStage } from './support/stage.ts';
-import { PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 const row = (i: number, what: string) => `[data-instrument="${i}"] ${byTest(what)}`;
@@ -18,11 +16,8 @@ export const threeThermometers: EndToEndTest = {
   name: 'three thermometers disagree by touch: none is believed from a box that moves, the one that is wrong is named with its odds, and ice water decides where that would be a guess',
   run: () =>
     onStage(async (stage) => {
-      const { server, browser } = stage;
-      const id = await ownFreezer(stage);
-      const phone = await newPage(await browser.createBrowserContext(), 'phone');
-      await signIn(phone, server.base, 'tess', PASSWORD);
-      await phone.goto(`${server.base}/jobs/${id}/prove/probes`, { waitUntil: 'networkidle0' });
+      const { server } = stage;
+      const { phone, id } = await phoneOnOwnFreezer(stage, 'prove/probes');
       await tap(phone, byTest('add-instrument'));
       await choose(phone, row(2, 'kind'), 'The logger');
       await choose(phone, row(2, 'place'), 'return air');

@@ -25,6 +25,18 @@ export async function ownFreezer(
   return id;
 }
 
+/** A phone signed in on a page of a job on a freezer that nobody prepared; the job's id. */
+export async function phoneOnOwnFreezer(
+  stage: Stage,
+  place: string,
+): Promise<{ readonly phone: Page; readonly id: string }> {
+  const id = await ownFreezer(stage);
+  const phone = await newPage(await stage.browser.createBrowserContext(), 'phone');
+  await signIn(phone, stage.server.base, 'tess', PASSWORD);
+  await phone.goto(`${stage.server.base}/jobs/${id}/${place}`, { waitUntil: 'networkidle0' });
+  return { phone, id };
+}
+
 /** The code that stands in cabinet mode. */
 export const codeNow = (page: Page) =>
   page.$eval(byTest('cabinet-card'), (node) => node.getAttribute('data-now'));

@@ -8,7 +8,7 @@ import {
   type VisitQuestion,
   type VisitStep,
 } from '../../src/judgement/leaving/index.ts';
-import { commissioningTests, paceOf, predict } from '../../src/judgement/commissioning/index.ts';
+import { commissioningTests, predict, restOfPullDown } from '../../src/judgement/commissioning/index.ts';
 import { controlConfig, humidityRatio, powerUp, tick, type Command } from '../../src/machines/box/index.ts';
 import type { ControllerDefinition } from '../../src/controllers/definitions/index.ts';
 import type { SettingValues } from '../../src/foundation/settings/index.ts';
@@ -105,8 +105,13 @@ export function playVisit(
   const read: { minutes: number; celsius: number }[] = [];
   const replan = (t: number) => {
     read.push({ minutes: t / 60, celsius: plant.probe });
-    const pace = isCold ? 1 : paceOf(predicted, read);
-    const airNow = { celsius: plant.probe, regulates: isCold, started: t > 0, pace };
+    const rest = isCold ? null : restOfPullDown(predicted, read, t / 60);
+    const airNow = {
+      celsius: plant.probe,
+      regulates: isCold,
+      started: t > 0,
+      ...(rest && { pullDown: rest }),
+    };
     const forecast = forecastVisit(box.unit, values, airNow);
     if (typeof forecast === 'string') throw new Error(forecast);
     const question: VisitQuestion = {
@@ -159,7 +164,9 @@ export function playVisit(
     run.takes = takesOf(run.step, index);
     const { lends, does } = run.step.way.phases[index]!;
     if (lends?.kind === 'probe') lend(lends);
-    inWater = baths.find(([words]) => words.test(does))?.[1] ?? inWater;
+    const bath = baths.find(([words]) => words.test(does))?.[1];
+    if (lends?.kind === 'probe' && bath === undefined) throw new Error(`Into what? ${does}`);
+    inWater = bath ?? inWater;
     if (/^Key a defrost/.test(does)) commands = [{ does: 'startDefrost' }];
     if (/^Open the door/.test(does)) door = true;
     if (/^Shut it/.test(does)) door = false;

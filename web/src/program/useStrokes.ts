@@ -12,7 +12,7 @@ import {
   type StrokeWords,
   type Wish,
 } from '@brine/core/controllers/panel';
-import { knownCodes, valueAtCabinet, type ProgramRow } from '@brine/core/record/job';
+import { knownCodes, wishesAtCabinet, type ProgramRow } from '@brine/core/record/job';
 import { mainMenuOf, type CodeValue } from '@brine/core/controllers/definitions';
 import { useJob } from '../shared/job/useJob.ts';
 import type { Cabinet } from './useCabinet.ts';
@@ -38,12 +38,11 @@ export function useStrokes(cabinet: Cabinet) {
   const inEdit = ref<string | null>(null);
   /** What was read from this very control. */
   const read = computed(() => knownCodes(job.state.value, job.program.value.found));
-  const keyed = computed<readonly Wish[]>(() =>
-    cabinet.rows.value.flatMap((row) =>
-      // Keyed in once more, a code is turned as if it were not; what its display showed instead is where the turning begins.
-      row.code === cabinet.current.value?.code && row.state === 'keyed' ? [] : wishOf(row),
-    ),
-  );
+  const keyed = computed<readonly Wish[]>(() => {
+    const { current, rows } = cabinet;
+    // Keyed in once more, a code is turned as if it were not; what its display showed instead is where the turning begins.
+    return wishesAtCabinet(rows.value, current.value?.state === 'keyed' ? current.value.code : null);
+  });
   const present = computed(() =>
     machine.value
       ? afterKeying(machine.value, new Map([...read.value, ...shown.value]), keyed.value)
@@ -139,11 +138,6 @@ export function useStrokes(cabinet: Cabinet) {
 }
 
 export type Strokes = ReturnType<typeof useStrokes>;
-
-const wishOf = (row: ProgramRow): readonly Wish[] => {
-  const value = valueAtCabinet(row);
-  return value === null ? [] : [{ code: row.code, value }];
-};
 
 function attempt(plan: () => readonly PlanStep[]): {
   readonly steps: readonly PlanStep[];

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Implied } from '@brine/core/controllers/builtIn';
 import { settingOf, type SettingId, type SettingValue } from '@brine/core/foundation/settings';
-import AskControl from './asking/AskControl.vue';
+import AskHere from './asking/AskHere.vue';
 import AppButton from '../shared/ui/AppButton.vue';
 import type { LiveWriting } from './useWriting.ts';
 
@@ -73,7 +73,7 @@ const confirm = (facts: readonly Implied[]) =>
           <div>
             <abbr :title="line.meaning" class="font-medium no-underline">{{ line.label }}</abbr>
             <p class="text-[14px] text-soft">{{ line.because }}.</p>
-            <AskControl :doubts="doubtsOf(line.setting)" :live="live" />
+            <AskHere :doubts="doubtsOf(line.setting)" :live="live" />
           </div>
           <select
             class="w-full self-start"

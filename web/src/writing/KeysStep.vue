@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import AskControl from './asking/AskControl.vue';
+import AskHere from './asking/AskHere.vue';
 import PanelPick from './PanelPick.vue';
 import ShowMe from './ShowMe.vue';
 import type { LiveWriting } from './useWriting.ts';
@@ -13,7 +13,7 @@ const saving = computed(() => props.live.doubts.value.filter(({ kind }) => kind 
 <template>
   <div class="flex flex-col gap-6">
     <PanelPick :live="live" />
-    <AskControl :doubts="saving" :live="live" />
+    <AskHere :doubts="saving" :live="live" />
     <ShowMe v-if="live.isShown.value" :live="live" />
   </div>
 </template>

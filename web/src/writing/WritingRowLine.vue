@@ -6,6 +6,7 @@ import type { ReadAt } from '@brine/core/controllers/pages';
 import type { KeptPage } from './booklet/bookletStorage.ts';
 import RowCutOut from './booklet/RowCutOut.vue';
 import AskControl from './asking/AskControl.vue';
+import AskToggle from './asking/AskToggle.vue';
 import OptionMeanings from './OptionMeanings.vue';
 import { acceptRow } from './rowsToCheck.ts';
 import RowDepends from './RowDepends.vue';
@@ -23,6 +24,7 @@ const props = defineProps<{
   printed: { readonly page: KeptPage; readonly at: ReadAt } | null;
 }>();
 const mending = ref(false);
+const isAsking = ref(false);
 const doubts = computed(() => props.live.doubts.value.filter(({ code }) => code === props.row.code));
 const problem = computed(() => props.open ?? props.row.problems.join('; '));
 const shown = computed(() => mending.value || props.row.problems.length > 0 || props.open !== null);
@@ -100,7 +102,7 @@ function mend(field: keyof Mend, event: Event) {
           :row="row"
           @say="(value, means) => live.say(row.key, value, means)"
         />
-        <AskControl v-if="row.setting !== null" :doubts="doubts" :live="live" />
+        <AskControl v-if="isAsking" :doubts="doubts" :live="live" />
       </template>
     </td>
     <td class="text-[14px] whitespace-nowrap" :class="row.setting === null ? 'text-soft' : ''">
@@ -120,6 +122,9 @@ function mend(field: keyof Mend, event: Event) {
         >
           it is right
         </button>
+        <AskToggle v-if="row.setting !== null && (doubts.length > 0 || isAsking)" v-model="isAsking">
+          ask the control
+        </AskToggle>
       </template>
     </td>
     <td class="!pr-0 text-right whitespace-nowrap">

@@ -35,8 +35,8 @@ export interface AskPlan {
 }
 
 /** A code is keyed, and a probe moved, in about this, s (ours). */
-export const KEY_SECONDS = 45;
-export const ACT_SECONDS = 20;
+const KEY_SECONDS = 45;
+const ACT_SECONDS = 20;
 
 /** What a trial costs until something of it is certain, s. */
 export const trialSeconds = ({ keyed, acts }: Trial, at: number): number =>

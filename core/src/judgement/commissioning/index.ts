@@ -1,12 +1,7 @@
 export { commissioningTests } from './list.ts';
-export {
-  type CommissionedBox,
-  commissionedBoxes,
-  predict,
-  type Predicted,
-  type PullDownPoint,
-} from './predicted.ts';
-export { paceOf, type PullDownReading, pullDownState } from './pullDown.ts';
+export { ambientOf, commissioned, type CommissionedBox } from './commissionedBox.ts';
+export { predict, type Predicted, type PullDownPoint } from './predicted.ts';
+export { type PullDownReading, pullDownState, restOfPullDown, type RestOfPullDown } from './pullDown.ts';
 export {
   type CommissioningTest,
   groupNames,

@@ -1,8 +1,8 @@
 import type { UnitDescription } from '../../foundation/unit/index.ts';
 import type { SettingValues } from '../../foundation/settings/index.ts';
-import { templates } from '../../machines/box/index.ts';
 import { simulate, type Scenario } from '../../machines/simulation/index.ts';
 import { unitScenario } from '../tuning/index.ts';
+import { ambientOf, commissioned, type CommissionedBox } from './commissionedBox.ts';
 
 /** A point of a pull-down: minutes since the start, °C in a slow, a likely and a quick box. */
 export interface PullDownPoint {
@@ -30,16 +30,6 @@ const HOUR = 3600;
 const PULL_DOWN_HOURS = 8;
 /** Points of the curve. */
 const POINTS = 240;
-/** A tank's water is its goods: it is never empty, and takes a day and more. */
-const tank = (scenario: Scenario) => scenario.template === 'chilledWaterTank';
-
-/** An empty box as it stands when it is commissioned, and how far a real one may be from it: goods left inside, insulation, ambient (common practice). */
-export const commissionedBoxes = {
-  slow: { goodsFactor: 0.2, insulationFactor: 0.75, warmer: 2 },
-  likely: { goodsFactor: 0.06, insulationFactor: 1, warmer: 0 },
-  quick: { goodsFactor: 0.02, insulationFactor: 1.2, warmer: -2 },
-} as const;
-export type CommissionedBox = keyof typeof commissionedBoxes;
 
 /**
  * Pull-down from a temperature (ambient where none is given) and an ordinary day after it, simulated for this unit and these settings: the band in which the air
@@ -52,26 +42,13 @@ export function predict(
 ): Predicted | string {
   const day = unitScenario(unit, values);
   if (typeof day === 'string') return day;
-  const ambient = day.choice.ambient ?? templates[day.template].ambient;
-  const from = startsAt ?? ambient;
+  const from = startsAt ?? ambientOf(day);
   const run = (box: CommissionedBox) => {
-    const { goodsFactor, insulationFactor, warmer } = commissionedBoxes[box];
-    const seconds = (tank(day) ? 5 : 1) * PULL_DOWN_HOURS * HOUR;
     const scenario: Scenario = {
-      ...day,
-      choice: {
-        ...day.choice,
-        ambient: ambient + warmer,
-        goodsFactor: tank(day) ? 1 : goodsFactor,
-        insulationFactor,
-      },
-      doorUse: 'shut',
-      startAt: from,
-      warmUp: 0,
-      seconds,
-      startOfDay: 9 * HOUR,
+      ...commissioned(day, box, from),
+      seconds: (day.tank ? 5 : 1) * PULL_DOWN_HOURS * HOUR,
     };
-    return simulate(scenario, { stride: 5, sampleEvery: seconds / POINTS })!;
+    return simulate(scenario, { stride: 5, sampleEvery: scenario.seconds / POINTS })!;
   };
   const [slow, likely, quick] = [run('slow'), run('likely'), run('quick')];
   const reached = (r: typeof slow) => {

@@ -37,14 +37,33 @@ export function pullDownState(predicted: Predicted, readings: readonly PullDownR
   return { verdict, ...reached, words };
 }
 
-/** How many times as long as the likely box it takes, by what was read so far; 1 without a reading, or where nothing is expected. */
-export function paceOf(predicted: Predicted, readings: readonly PullDownReading[]): number {
-  const { expectedMinutes } = reachedBy(
-    predicted,
-    readings.toSorted((a, b) => a.minutes - b.minutes),
-  );
+/** What is left of a pull-down: how many times as long as the likely box it takes, and the minutes from now to cut-out, with the range that holds them four times out of five. */
+export interface RestOfPullDown {
+  readonly pace: number;
+  readonly early: number;
+  readonly likely: number;
+  readonly late: number;
+}
+
+/** What is overdue takes this share of the whole still. Ours. */
+const OVERDUE = 0.05;
+
+/** The rest of a pull-down that has run for so many minutes, by the same reckoning as its state; null where no cut-out is expected. */
+export function restOfPullDown(
+  predicted: Predicted,
+  readings: readonly PullDownReading[],
+  elapsed: number,
+): RestOfPullDown | null {
+  const { expectedMinutes, plusMinus } = pullDownState(predicted, readings);
   const { likely } = predicted.minutesToCutOut;
-  return expectedMinutes === null || !likely ? 1 : expectedMinutes / likely;
+  if (expectedMinutes === null || plusMinus === null || !likely) return null;
+  const left = (whole: number) => Math.max(whole - elapsed, OVERDUE * expectedMinutes);
+  return {
+    pace: expectedMinutes / likely,
+    early: Math.max(0, expectedMinutes - plusMinus - elapsed),
+    likely: left(expectedMinutes),
+    late: left(expectedMinutes + plusMinus),
+  };
 }
 
 /** Two-sided 80 % of a normal spread, standard errors. */

@@ -1,8 +1,17 @@
 import { quantity } from '../../foundation/quantities/index.ts';
 import { bandOf } from '../../machines/box/index.ts';
-import type { Borrowed } from './borrowed.ts';
+import { airProbe, type Borrowed } from './borrowed.ts';
 import type { AirPoint } from './forecast.ts';
-import { phase, wayOf, type Making, type Proof, type ProofPhase, type ProofWay } from './proof.ts';
+import {
+  phase,
+  wayOf,
+  type Making,
+  type Proof,
+  type ProofPhase,
+  type ProofWay,
+  everything,
+  theUnit,
+} from './proof.ts';
 import { byHand, sure, type Span } from './span.ts';
 
 /** A set point is moved so far below the air that it stops soon, K. */
@@ -16,8 +25,6 @@ const MOVE_SETPOINT = 90;
 const PUT_BACK = 60;
 const READ = 30;
 const INTO_WATER = 40;
-
-const airProbe: Borrowed = { kind: 'probe', probe: 'air' };
 
 /** Cut-out, minimum off time and cut-in: from the pull-down, from the next stop, or from a set point that is moved. */
 export function coolingProofs(making: Making): readonly Proof[] {
@@ -75,33 +82,27 @@ const after = (wait: Span): Span => {
 function standBy(wait: Span, does: string): ProofPhase {
   const { early, likely, late } = after(wait);
   const last = { early: wait.early - early, likely: wait.likely - likely, late: wait.late - late };
-  return phase(does, last, ['machine', 'probe'], { test: 'regulation.pullDown', until: 'stop' });
+  return phase(does, last, theUnit, { test: 'regulation.pullDown', until: 'stop' });
 }
 
 const readStop = (cutOut: number, { degrees }: Making, at = `about ${degrees(cutOut)}`) =>
-  phase(`Read the display as it stops: ${at}`, byHand(READ), ['hands', 'machine', 'probe']);
+  phase(`Read the display as it stops: ${at}`, byHand(READ), everything);
 
 /** Its minimum off time with a warm probe, so that nothing but the time holds it; `isOut`: the probe is out of its place already. */
 function warmRest({ has, config }: Making, isOut = false): readonly ProofPhase[] {
   const { minOff } = config!.compressor;
-  const all = ['hands', 'machine', 'probe'] as const;
   if (!has('regulation.rest') || minOff <= 0)
-    return isOut ? [phase('Hang the probe back', byHand(PUT_BACK), all, { returns: airProbe })] : [];
+    return isOut ? [phase('Hang the probe back', byHand(PUT_BACK), everything, { returns: airProbe })] : [];
   return [
-    phase('Air probe into warm water at once', byHand(INTO_WATER), all, {
+    phase('Air probe into warm water at once', byHand(INTO_WATER), everything, {
       lends: isOut ? null : airProbe,
       test: 'regulation.rest',
     }),
-    phase(
-      'Its minimum off time passes',
-      sure(Math.max(0, minOff - READ - INTO_WATER)),
-      ['machine', 'probe'],
-      {
-        test: 'regulation.rest',
-        until: 'start',
-      },
-    ),
-    phase('Note when it starts, hang the probe back', byHand(PUT_BACK), all, { returns: airProbe }),
+    phase('Its minimum off time passes', sure(Math.max(0, minOff - READ - INTO_WATER)), theUnit, {
+      test: 'regulation.rest',
+      until: 'start',
+    }),
+    phase('Note when it starts, hang the probe back', byHand(PUT_BACK), everything, { returns: airProbe }),
   ];
 }
 
@@ -119,13 +120,13 @@ function probeInIceWater(making: Making): ProofWay | null {
   return wayOf(
     ['regulation.cutOut', ...(config!.compressor.minOff > 0 ? ['regulation.rest'] : [])].filter(has),
     [
-      phase('Air probe into ice water, stirred', byHand(MOVE_SETPOINT), ['hands', 'machine', 'probe'], {
+      phase('Air probe into ice water, stirred', byHand(MOVE_SETPOINT), everything, {
         lends: airProbe,
       }),
       phase(
         `It reads down to ${degrees(cutOut)}`,
         { early: 0, likely: 45, late: 150 + config!.compressor.minOn },
-        ['machine', 'probe'],
+        theUnit,
         { until: 'stop' },
       ),
       readStop(cutOut, making),
@@ -152,40 +153,33 @@ function movedSetpoint(making: Making): ProofWay | null {
   const waits = Math.max(30, 60 * (minutesTo(forecast!.air, cutOut + shift) ?? 3) - MOVE_SETPOINT);
   const rest = has('regulation.rest') && compressor.minOff > 0;
   return wayOf(['regulation.cutOut', ...(rest ? ['regulation.rest'] : [])].filter(has), [
-    phase(
-      `Move the set point to ${degrees(setpoint + shift)}`,
-      byHand(MOVE_SETPOINT),
-      ['hands', 'machine', 'probe'],
-      {
-        lends: setpointMoved,
-      },
-    ),
+    phase(`Move the set point to ${degrees(setpoint + shift)}`, byHand(MOVE_SETPOINT), everything, {
+      lends: setpointMoved,
+    }),
     phase(
       `It comes down to ${degrees(cutOut + shift)}`,
       // It may be there while the set point is still being keyed.
       { early: -MOVE_SETPOINT / 2, likely: waits / 2, late: 2 * waits + MOVE_SETPOINT },
-      ['machine', 'probe'],
+      theUnit,
       { until: 'stop' },
     ),
     readStop(cutOut + shift, making),
-    phase(
-      `Set point back to ${degrees(setpoint)}, read it back`,
-      byHand(PUT_BACK),
-      ['hands', 'machine', 'probe'],
-      { returns: setpointMoved, ...(rest && { test: 'regulation.rest' }) },
-    ),
+    phase(`Set point back to ${degrees(setpoint)}, read it back`, byHand(PUT_BACK), everything, {
+      returns: setpointMoved,
+      ...(rest && { test: 'regulation.rest' }),
+    }),
     ...(rest
       ? [
           phase(
             'Its minimum off time passes',
             sure(Math.max(0, compressor.minOff - READ - PUT_BACK)),
-            ['machine', 'probe'],
+            theUnit,
             {
               test: 'regulation.rest',
               until: 'start',
             },
           ),
-          phase('Note when it starts', byHand(READ), ['hands', 'machine', 'probe']),
+          phase('Note when it starts', byHand(READ), everything),
         ]
       : []),
   ]);
@@ -203,10 +197,7 @@ function minutesTo(air: readonly AirPoint[], celsius: number): number | null {
 function restProof(making: Making): Proof | null {
   const wait = nextStop(making);
   if (!wait) return null;
-  const phases = [
-    phase('It runs to its next stop', wait, ['machine', 'probe'], { until: 'stop' }),
-    ...warmRest(making),
-  ];
+  const phases = [phase('It runs to its next stop', wait, theUnit, { until: 'stop' }), ...warmRest(making)];
   return {
     id: 'stop',
     title: making.titleOf('regulation.rest'),
@@ -232,12 +223,8 @@ function cutInProof(making: Making, before: Proof | null): Proof | null {
       wayOf(
         ['regulation.cutIn'],
         [
-          phase('It warms to cut-in by itself', wait, ['machine', 'probe'], { until: 'start' }),
-          phase(`Read the display as it starts: about ${making.degrees(cutIn)}`, byHand(READ), [
-            'hands',
-            'machine',
-            'probe',
-          ]),
+          phase('It warms to cut-in by itself', wait, theUnit, { until: 'start' }),
+          phase(`Read the display as it starts: about ${making.degrees(cutIn)}`, byHand(READ), everything),
         ],
         // A stop at a moved set point is none after which it warms to cut-in: the air is far above.
         making.air.regulates ? undefined : (making.forecast!.cutOut ?? undefined),

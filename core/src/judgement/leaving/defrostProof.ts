@@ -1,5 +1,14 @@
-import type { Borrowed } from './borrowed.ts';
-import { phase, wayOf, type Making, type Proof, type ProofPhase, type ProofWay } from './proof.ts';
+import { coilProbe } from './borrowed.ts';
+import {
+  phase,
+  wayOf,
+  type Making,
+  type Proof,
+  type ProofPhase,
+  type ProofWay,
+  everything,
+  theUnit,
+} from './proof.ts';
 import { byHand, sure } from './span.ts';
 
 const ids = ['defrost.start', 'outputs.defrost', 'defrost.end', 'defrost.drain', 'defrost.fans'] as const;
@@ -9,8 +18,6 @@ const LOOK = 30;
 const PROBE_IN_WATER = 120;
 /** A defrost shorter than this is waited for, s. */
 const WORTH_WARMING = 300;
-
-const coilProbe: Borrowed = { kind: 'probe', probe: 'coil' };
 
 /** A defrost by hand from its start to the fans, or what of it is still open. */
 export function defrostProof(making: Making): readonly Proof[] {
@@ -50,44 +57,44 @@ function phasesOf({ config, forecast, has }: Making, warmed: boolean): readonly 
     likely: left(whole.likely),
     late: left(Math.min(whole.late, maxDuration > 0 ? maxDuration : whole.late)),
   };
-  const all = ['hands', 'machine', 'probe'] as const;
-  const unit = ['machine', 'probe'] as const;
   return [
     ...(has('defrost.start')
-      ? [phase('Key a defrost and watch what stops and starts', byHand(START), all)]
+      ? [phase('Key a defrost and watch what stops and starts', byHand(START), everything)]
       : []),
-    ...(clamp > 0 ? [phase('Clamp the heater', byHand(clamp), all)] : []),
+    ...(clamp > 0 ? [phase('Clamp the heater', byHand(clamp), everything)] : []),
     ...(has('defrost.end')
       ? warmed
         ? [
-            phase('Coil probe into warm water', byHand(PROBE_IN_WATER), all, {
+            phase('Coil probe into warm water', byHand(PROBE_IN_WATER), everything, {
               lends: coilProbe,
               test: 'defrost.end',
               until: 'defrostEnd',
             }),
-            phase('Note the coil as it ends, put the probe back', byHand(60), all, { returns: coilProbe }),
+            phase('Note the coil as it ends, put the probe back', byHand(60), everything, {
+              returns: coilProbe,
+            }),
           ]
         : [
-            phase('The coil warms to its end', waits, unit, { test: 'defrost.end', until: 'defrostEnd' }),
-            phase('Note the coil as it ends', byHand(LOOK), all),
+            phase('The coil warms to its end', waits, theUnit, { test: 'defrost.end', until: 'defrostEnd' }),
+            phase('Note the coil as it ends', byHand(LOOK), everything),
           ]
       : []),
     ...(drain > 0 && (has('defrost.drain') || has('defrost.fans') || has('defrost.end'))
       ? [
-          phase('It drains', sure(Math.max(0, drain - LOOK)), unit, {
+          phase('It drains', sure(Math.max(0, drain - LOOK)), theUnit, {
             test: 'defrost.drain',
             until: 'drainEnd',
           }),
-          phase('Look at the drain outside', byHand(LOOK), all),
+          phase('Look at the drain outside', byHand(LOOK), everything),
         ]
       : []),
     ...(has('defrost.fans') && forecast!.fans
       ? [
-          phase('The coil cools, the fans wait', forecast!.fans, unit, {
+          phase('The coil cools, the fans wait', forecast!.fans, theUnit, {
             test: 'defrost.fans',
             until: 'fansOn',
           }),
-          phase('Read the coil as the fans start', byHand(LOOK), all),
+          phase('Read the coil as the fans start', byHand(LOOK), everything),
         ]
       : []),
   ];

@@ -1,8 +1,13 @@
 import type { SettingValues } from '../../foundation/settings/index.ts';
 import type { UnitDescription } from '../../foundation/unit/index.ts';
-import { bandOf, templates } from '../../machines/box/index.ts';
+import { bandOf } from '../../machines/box/index.ts';
 import { UnitRun, type Scenario } from '../../machines/simulation/index.ts';
-import { commissionedBoxes, type CommissionedBox } from '../commissioning/index.ts';
+import {
+  ambientOf,
+  commissioned,
+  type CommissionedBox,
+  type RestOfPullDown,
+} from '../commissioning/index.ts';
 import { unitScenario } from '../tuning/index.ts';
 import { spread, type Span } from './span.ts';
 
@@ -14,8 +19,8 @@ export interface AirNow {
   readonly regulates: boolean;
   /** It has power, and its delay after power-up is over. */
   readonly started: boolean;
-  /** How many times as long as the likely box it takes to come down, by what was read so far; 1 where absent. */
-  readonly pace?: number;
+  /** The rest of the pull-down by what was read so far; absent: by the unit's run alone. */
+  readonly pullDown?: RestOfPullDown;
 }
 
 /** The air in a slow, a likely and a quick box, °C, minutes from now. */
@@ -79,7 +84,7 @@ export function forecastVisit(
   values: SettingValues,
   now: AirNow,
 ): VisitForecast | string {
-  const day = unitScenario(unit, values, { doorUse: 'shut', warmUpHours: 0 });
+  const day = unitScenario(unit, values);
   if (typeof day === 'string') return day;
   const told = (box: CommissionedBox) => oneBox(day, box, now);
   const [slow, likely, quick] = [told('slow'), told('likely'), told('quick')];
@@ -88,10 +93,11 @@ export function forecastVisit(
     // A slow box that does not get there is as late as anything that is looked at.
     return spread(likely[id], [quick[id] ?? likely[id], slow[id] ?? LOOKED_AT], strays);
   };
-  const pace = now.pace ?? 1;
+  const pace = now.pullDown?.pace ?? 1;
   const cutOut = span('cutOut', STRAYS.pull);
   return {
-    cutOut: cutOut && atPace(unsureEnd(cutOut, likely), pace),
+    // Prove says beside it when cut-out is reached: there is one such time.
+    cutOut: now.pullDown ? inSeconds(now.pullDown) : cutOut && unsureEnd(cutOut, likely),
     rest: span('rest', STRAYS.cycle),
     run: span('run', STRAYS.cycle),
     coldCoil: atPace(span('coldCoil', STRAYS.pull), pace),
@@ -116,31 +122,28 @@ function unsureEnd(span: Span, { cutOut, near }: Told): Span {
   };
 }
 
+const inSeconds = ({ early, likely, late }: RestOfPullDown): Span => ({
+  early: 60 * early,
+  likely: 60 * likely,
+  late: Math.max(60 * late, 60 * likely + LAST),
+});
+
 const atPace = <Of extends Span | null>(span: Of, pace: number): Of =>
   (span && { early: pace * span.early, likely: pace * span.likely, late: pace * span.late }) as Of;
 
 function oneBox(day: Scenario, box: CommissionedBox, now: AirNow): Told {
-  const { goodsFactor, insulationFactor, warmer } = commissionedBoxes[box];
-  const ambient = day.choice.ambient ?? templates[day.template].ambient;
   const { setpoint, stage } = day.config;
-  const tank = day.tank !== undefined;
+  const startAt =
+    now.celsius ?? (now.regulates ? setpoint + (stage.heat ? 0 : stage.differential) : ambientOf(day));
   const run = new UnitRun(
     {
-      ...day,
+      ...commissioned(day, box, startAt),
       // Nobody lets the clock start a defrost in the middle of a visit.
       config: {
         ...day.config,
         defrost: { ...day.config.defrost, initiation: 'manual', atPowerOn: false },
         compressor: { ...day.config.compressor, ...(now.started && { powerOnDelay: 0 }) },
       },
-      choice: {
-        ...day.choice,
-        ambient: ambient + warmer,
-        goodsFactor: tank ? 1 : goodsFactor,
-        insulationFactor,
-      },
-      startAt: now.celsius ?? (now.regulates ? setpoint + (stage.heat ? 0 : stage.differential) : ambient),
-      startOfDay: 9 * HOUR,
     },
     STRIDE,
   );

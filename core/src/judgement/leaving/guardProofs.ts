@@ -1,6 +1,15 @@
 import { quantity } from '../../foundation/quantities/index.ts';
-import type { Borrowed } from './borrowed.ts';
-import { phase, wayOf, type Making, type Proof, type ProofPhase, type ProofWay } from './proof.ts';
+import { airProbe, type Borrowed } from './borrowed.ts';
+import {
+  phase,
+  wayOf,
+  type Making,
+  type Proof,
+  type ProofPhase,
+  type ProofWay,
+  everything,
+  theUnit,
+} from './proof.ts';
 import { byHand, sure, type Span } from './span.ts';
 
 const INTO_WATER = 60;
@@ -11,7 +20,6 @@ const KEY_VALUE = 60;
 const SHORT_DELAY = 120;
 const WORTH_SHORTENING = 600;
 
-const airProbe: Borrowed = { kind: 'probe', probe: 'air' };
 const shortDelay: Borrowed = { kind: 'value', setting: 'alarms.delay', to: quantity(SHORT_DELAY, 's') };
 const noExclusion: Borrowed = { kind: 'value', setting: 'alarms.powerOnExclusion', to: quantity(0, 's') };
 
@@ -72,7 +80,9 @@ const alarmDelay = (delay: number): Span => ({
 });
 
 const movedWords = (one: Borrowed): string =>
-  one === shortDelay ? 'Move the alarm delay to 2 min' : 'Move what is left out after power-up to 0';
+  one === shortDelay
+    ? `Move the alarm delay to ${SHORT_DELAY / 60} min`
+    : 'Move what is left out after power-up to 0';
 const backWords = (one: Borrowed): string =>
   `${one === shortDelay ? 'Alarm delay' : 'What is left out after power-up'} back, read it back`;
 
@@ -96,7 +106,6 @@ function doorProof({ config, has, titleOf }: Making): readonly Proof[] {
   const id = 'door.contact';
   if (!has(id)) return [];
   const delay = config?.alarms.doorDelay ?? 0;
-  const all = ['hands', 'machine', 'probe'] as const;
   return [
     {
       id,
@@ -105,15 +114,15 @@ function doorProof({ config, has, titleOf }: Making): readonly Proof[] {
         wayOf(
           [id],
           [
-            phase('Open the door, watch the fans', byHand(30), all),
+            phase('Open the door, watch the fans', byHand(30), everything),
             ...(delay > 0
               ? [
-                  phase('It stands open until the alarm comes', sure(delay), ['machine', 'probe'], {
+                  phase('It stands open until the alarm comes', sure(delay), theUnit, {
                     test: id,
                   }),
                 ]
               : []),
-            phase('Shut it, watch the fans', byHand(30), all),
+            phase('Shut it, watch the fans', byHand(30), everything),
           ],
         ),
       ],
@@ -128,9 +137,7 @@ function probeProofs({ has, titleOf }: Making): readonly Proof[] {
     .map((id) => ({
       id,
       title: titleOf(id),
-      ways: [
-        wayOf([id], [phase('Pull one wire, look, put it back', byHand(120), ['hands', 'machine', 'probe'])]),
-      ],
+      ways: [wayOf([id], [phase('Pull one wire, look, put it back', byHand(120), everything)])],
       after: [],
     }));
 }

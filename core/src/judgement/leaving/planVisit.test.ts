@@ -8,6 +8,7 @@ import type { SettingValues } from '../../foundation/settings/index.ts';
 import { commissioningTests, type CommissioningTest } from '../commissioning/index.ts';
 import { plan } from '../plan/index.ts';
 import { forecastVisit, planVisit, type VisitForecast, type VisitQuestion } from './index.ts';
+import { proofsOf } from './proofs.ts';
 
 const unit = plainUnit('walkInFreezer', { doorContact: true });
 const values = Object.fromEntries(plan(unit).settings.map((s) => [s.setting, s.value])) as SettingValues;
@@ -22,23 +23,48 @@ const tests = commissioningTests({
 }) as readonly CommissioningTest[];
 const warm = { celsius: null, regulates: false, started: false };
 const forecast = forecastVisit(unit, values, warm) as VisitForecast;
-const visit = (minutes: number, more: Partial<VisitQuestion> = {}) =>
-  planVisit({
-    unit,
-    values,
-    tests: tests.map((one) => ({ test: one, running: null })),
-    forecast,
-    air: warm,
-    seconds: 60 * minutes,
-    powered: null,
-    movable: [{ setting: 'regulation.setpoint', least: -30, most: 30 }],
-    out: [],
-    display: 'degC',
-    ...more,
-  });
+const question = (minutes: number, more: Partial<VisitQuestion> = {}): VisitQuestion => ({
+  unit,
+  values,
+  tests: tests.map((one) => ({ test: one, running: null })),
+  forecast,
+  air: warm,
+  seconds: 60 * minutes,
+  powered: null,
+  movable: [{ setting: 'regulation.setpoint', least: -30, most: 30 }],
+  out: [],
+  display: 'degC',
+  ...more,
+});
+const visit = (minutes: number, more: Partial<VisitQuestion> = {}) => planVisit(question(minutes, more));
 const provenBy = (plan: ReturnType<typeof visit>) => plan.steps.flatMap(({ way }) => way.tests);
 
+/** What the proofs are made of, by the names that the list of tests has for them. */
+const made = [
+  ...['dead.meter', 'dead.probes', 'power.order', 'power.delay', 'memory.kept', 'users.lock', 'users.range'],
+  ...['regulation.pullDown', 'regulation.cutOut', 'regulation.cutIn', 'regulation.rest'],
+  ...['defrost.start', 'defrost.end', 'defrost.drain', 'defrost.fans'],
+  ...['alarms.high', 'alarms.low', 'door.contact', 'probes.air', 'probes.coil'],
+  ...['outputs.defrost', 'outputs.alarm'],
+];
+
 describe('a visit', () => {
+  test('knows the tests of a box by their names, and has no plain proof for one that it runs itself', () => {
+    const proofs = proofsOf(question(480));
+    for (const id of made) expect([id, tests.some((one) => one.id === id)]).toEqual([id, true]);
+    const together = proofs.flatMap(({ ways }) => ways[0]!.tests);
+    expect(together.toSorted()).toEqual(tests.map(({ id }) => id).toSorted());
+    expect(proofs.map(({ id }) => id)).not.toContain('defrost.start');
+  });
+
+  test('a probe that is out goes on with the proof it is out for, in the way that took it first', () => {
+    const air = { celsius: -20, regulates: true, started: true };
+    const lent = visit(60, { air, out: [{ id: 'probe:air', tests: ['alarms.low'] }] });
+    const begun = lent.steps.filter(({ proof }) => proof.isBegun);
+    expect(begun.map(({ proof }) => proof.id)).toEqual(['alarms.low']);
+    expect(begun[0]!.phases[0]!.does).toBe('The alarm delay passes');
+  });
+
   test('looks dead before there is power, and has power before anything else', () => {
     const { steps } = visit(120);
     const starts = new Map(steps.map(({ proof, start }) => [proof.id, start]));

@@ -1,5 +1,5 @@
-import { phase, wayOf, type Making, type Proof } from './proof.ts';
-import type { Borrowed } from './borrowed.ts';
+import { phase, wayOf, type Making, type Proof, everything, theUnit } from './proof.ts';
+import { airProbe } from './borrowed.ts';
 import { byHand, sure } from './span.ts';
 
 const DEAD: Readonly<Record<string, number>> = { 'dead.meter': 360, 'dead.probes': 240 };
@@ -8,8 +8,6 @@ const POWER_CUT = 30;
 const READ_CODES = 90;
 const READ = 20;
 const OUTPUT = 120;
-
-const airProbe: Borrowed = { kind: 'probe', probe: 'air' };
 
 /** Dead readings before the power, power-up, a power cut and its return, each output. */
 export function powerProofs(making: Making): readonly Proof[] {
@@ -28,13 +26,7 @@ function deadProofs({ tests, titleOf }: Making): readonly Proof[] {
       ways: [
         wayOf(
           [id],
-          [
-            phase('Isolate, lock out, prove dead; look and measure', byHand(DEAD[id] ?? 240), [
-              'hands',
-              'machine',
-              'probe',
-            ]),
-          ],
+          [phase('Isolate, lock out, prove dead; look and measure', byHand(DEAD[id] ?? 240), everything)],
         ),
       ],
       after: [],
@@ -51,14 +43,14 @@ function powerUp(making: Making): readonly Proof[] {
       title: titleOf('power.order'),
       ways: [
         wayOf(['power.order', 'power.delay'].filter(has), [
-          phase('Power up in order, measure the supply', byHand(POWER_UP), ['hands', 'machine', 'probe']),
+          phase('Power up in order, measure the supply', byHand(POWER_UP), everything),
           ...(delay > 0
             ? [
-                phase('The delay from power-up passes', sure(Math.max(0, delay - 30)), ['machine', 'probe'], {
+                phase('The delay from power-up passes', sure(Math.max(0, delay - 30)), theUnit, {
                   test: 'power.delay',
                   until: 'start',
                 }),
-                phase('Note when it starts', byHand(30), ['hands', 'machine', 'probe']),
+                phase('Note when it starts', byHand(30), everything),
               ]
             : []),
         ]),
@@ -75,7 +67,6 @@ function powerCut(making: Making): readonly Proof[] {
   const tests = [...(has('memory.kept') ? ['memory.kept'] : []), ...(timed ? ['power.delay'] : [])];
   if (tests.length === 0) return [];
   const delay = config?.compressor.powerOnDelay ?? 0;
-  const all = ['hands', 'machine', 'probe'] as const;
   const warm = timed && air.regulates;
   return [
     {
@@ -83,11 +74,11 @@ function powerCut(making: Making): readonly Proof[] {
       title: timed && has('memory.kept') ? 'Power cut and return' : titleOf(tests[0]!),
       ways: [
         wayOf(tests, [
-          ...(warm ? [phase('Air probe into warm water', byHand(40), all, { lends: airProbe })] : []),
-          phase('Power off for ten seconds, on again', byHand(POWER_CUT), all),
+          ...(warm ? [phase('Air probe into warm water', byHand(40), everything, { lends: airProbe })] : []),
+          phase('Power off for ten seconds, on again', byHand(POWER_CUT), everything),
           ...(delay > 0
             ? [
-                phase('The delay from power-up passes', sure(delay), ['machine', 'probe'], {
+                phase('The delay from power-up passes', sure(delay), theUnit, {
                   test: timed ? 'power.delay' : 'memory.kept',
                   until: timed ? 'start' : null,
                 }),
@@ -98,7 +89,7 @@ function powerCut(making: Making): readonly Proof[] {
                 phase(
                   warm ? 'Note when it starts, hang the probe back' : 'Note when it starts',
                   byHand(READ),
-                  all,
+                  everything,
                   warm ? { returns: airProbe } : {},
                 ),
               ]

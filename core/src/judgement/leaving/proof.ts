@@ -3,7 +3,7 @@ import type { UnitDescription } from '../../foundation/unit/index.ts';
 import { printFor, quantity, type TemperatureUnit } from '../../foundation/quantities/index.ts';
 import type { ControlConfig } from '../../machines/box/index.ts';
 import type { CommissioningTest } from '../commissioning/index.ts';
-import type { Borrowed } from './borrowed.ts';
+import type { Borrowed, OutNow } from './borrowed.ts';
 import type { AirNow, VisitForecast } from './forecast.ts';
 import type { busy } from './schedule.ts';
 import type { Span } from './span.ts';
@@ -36,8 +36,7 @@ export interface VisitQuestion {
   /** How long the power has been on, s; null: nobody knows. */
   readonly powered: number | null;
   readonly movable: readonly Movable[];
-  /** What is borrowed now, by its id. */
-  readonly out: readonly string[];
+  readonly out: readonly OutNow[];
   readonly display: TemperatureUnit;
 }
 
@@ -107,6 +106,10 @@ export function makingOf(question: VisitQuestion, config: ControlConfig | null):
       ),
   };
 }
+
+/** A phase that keeps everything busy, and one that is waited for while the machine goes by its probe. */
+export const everything = ['hands', 'machine', 'probe'] as const;
+export const theUnit = ['machine', 'probe'] as const;
 
 const atOnce: Span = { early: 0, likely: 0, late: 0 };
 

@@ -11,7 +11,10 @@ import {
   type Making,
   type OpenTest,
   type Proof,
+  type ProofWay,
   type VisitQuestion,
+  everything,
+  theUnit,
 } from './proof.ts';
 import { byHand, sure, type Span } from './span.ts';
 
@@ -54,7 +57,6 @@ const isFixed = (id: string, { config, forecast }: Making): boolean =>
 function plainProof({ test }: OpenTest): readonly Proof[] {
   const wait = test.wait ?? 0;
   if (wait > LONGEST) return [];
-  const all = ['hands', 'machine', 'probe'] as const;
   return [
     {
       id: test.id,
@@ -66,12 +68,12 @@ function plainProof({ test }: OpenTest): readonly Proof[] {
             phase(
               test.how[0] ?? test.title,
               byHand(test.id === 'users.lock' ? LOCK : PLAIN),
-              test.id === 'users.lock' ? ['hands'] : all,
+              test.id === 'users.lock' ? ['hands'] : everything,
             ),
             ...(wait > 0
               ? [
-                  phase('It is waited for', sure(wait), ['machine', 'probe'], { test: test.id }),
-                  phase('Read it', byHand(30), all),
+                  phase('It is waited for', sure(wait), theUnit, { test: test.id }),
+                  phase('Read it', byHand(30), everything),
                 ]
               : []),
           ],
@@ -98,39 +100,33 @@ function inOrder(proofs: readonly Proof[], { has }: Making): readonly Proof[] {
   });
 }
 
-/** What has begun goes on from where its stopwatch is, in the way whose borrowed things are out. */
+/** What has begun goes on from where its stopwatch is, or from where something was borrowed for it, in the way that borrows it first. */
 function asItStands(proof: Proof, { tests, out }: Making): Proof {
   const running = new Map(
     tests.flatMap(({ test, running: s }) => (s === null ? [] : [[test.id, s] as const])),
   );
-  const way =
-    proof.ways.find(({ borrows }) =>
-      borrows.some((one) => one.kind === 'value' && out.includes(borrowedId(one))),
-    ) ?? proof.ways.find(({ phases }) => phases.some(({ test }) => test !== null && running.has(test)));
-  if (!way) return proof;
-  const at = way.phases.findIndex(({ test }) => test !== null && running.has(test));
-  const lent = way.phases.findIndex(({ lends }) => lends !== null && out.includes(borrowedId(lends)));
   // The pull-down is reckoned from the air of now; it keeps nothing from being done first.
-  if (at < 0 && lent < 0) return proof;
-  if (at >= 0 && way.phases[at]!.test === 'regulation.pullDown') return proof;
-  const from = at >= 0 ? at : lent + 1;
-  const elapsed = at >= 0 ? running.get(way.phases[at]!.test!)! : 0;
-  return {
-    ...proof,
-    ways: [
-      {
-        ...way,
-        from: sure(0),
-        phases: leftOf(way.phases.slice(from), elapsed, at >= 0 ? way.phases[at]!.test : null),
-      },
-    ],
-    after: [],
-    isBegun: true,
-  };
+  const timed = (way: ProofWay) =>
+    way.phases.findIndex(({ test }) => test !== null && test !== 'regulation.pullDown' && running.has(test));
+  const lent = (way: ProofWay) =>
+    way.phases.findLastIndex(
+      ({ lends }) =>
+        lends !== null &&
+        out.some((one) => one.id === borrowedId(lends) && one.tests.some((id) => way.tests.includes(id))),
+    );
+  const way =
+    proof.ways.filter((one) => lent(one) >= 0).toSorted((a, b) => lent(a) - lent(b))[0] ??
+    proof.ways.find((one) => timed(one) >= 0);
+  if (!way) return proof;
+  const at = timed(way);
+  const { test } = way.phases[at] ?? { test: null };
+  const phases =
+    test === null ? way.phases.slice(lent(way) + 1) : leftOf(way.phases.slice(at), running.get(test)!, test);
+  return { ...proof, ways: [{ ...way, from: sure(0), phases }], after: [], isBegun: true };
 }
 
 /** Phases of one stopwatch with what has passed of them taken off. */
-function leftOf(phases: Proof['ways'][number]['phases'], elapsed: number, test: string | null) {
+function leftOf(phases: ProofWay['phases'], elapsed: number, test: string) {
   let passed = elapsed;
   return phases.map((one, i) => {
     if (passed <= 0 || (i > 0 && one.test !== test)) {

@@ -15,7 +15,7 @@ export interface SiteQuestion {
 const SOONEST = 600;
 const STEP = 300;
 /** The air swings beyond its band by about this, with whole degrees on the display, K (common practice). */
-const BEYOND = 1;
+export const BEYOND_K = 1;
 /** What a display can tell. */
 const told = ['regulation.pullDown', 'regulation.cutOut', 'regulation.cutIn'];
 
@@ -36,5 +36,5 @@ export function siteQuestion(
   const there = late + stalled;
   const { cutOut, cutIn } = bandOf(config.stage, config.setpoint);
   const at = Math.ceil(Math.max(there, leaves + SOONEST) / STEP) * STEP;
-  return { at, least: Math.min(cutOut, cutIn) - BEYOND, most: Math.max(cutOut, cutIn) + BEYOND, tests };
+  return { at, least: Math.min(cutOut, cutIn) - BEYOND_K, most: Math.max(cutOut, cutIn) + BEYOND_K, tests };
 }

@@ -29,6 +29,13 @@ export function valueAtCabinet(row: ProgramRow): CodeValue | null {
   return row.parameter.encoding.type === 'number' ? parseNumber(row.shown) : row.shown;
 }
 
+/** Codes that stand at the control by what was keyed or shown, as wishes; of `but` nothing is said. */
+export const wishesAtCabinet = (rows: readonly ProgramRow[], but: string | null = null): readonly Wish[] =>
+  rows.flatMap((row) => {
+    const value = valueAtCabinet(row);
+    return value === null || row.code === but ? [] : [{ code: row.code, value }];
+  });
+
 /** What was read back from the control that is the new one now; what came before it was of another. */
 function readBacks(state: JobState): readonly Head[] {
   const chosen = state.registers.get('control:new')?.at(-1);

@@ -1,4 +1,4 @@
-export { type AtCabinet, atCabinetOf, knownCodes, menuMayCloseAfter, valueAtCabinet } from './atCabinet.ts';
+export { type AtCabinet, atCabinetOf, knownCodes, menuMayCloseAfter, wishesAtCabinet } from './atCabinet.ts';
 export { type BorrowedThing, outNow } from './borrowed.ts';
 export { boxFactsOf, factsOf, frostLooksOf, humidityOf } from './facts.ts';
 export { judgementInput } from './judged.ts';

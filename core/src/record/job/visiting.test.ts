@@ -136,13 +136,18 @@ describe('where the air stands', () => {
     expect(air(0)).toMatchObject({ celsius: null, regulates: false, started: false }));
 
   test('on the curve once the pull-down runs, where nobody reads', () =>
-    expect(air(60, start)).toMatchObject({ celsius: 8, regulates: false, started: true, pace: 1 }));
+    expect(air(60, start)).toMatchObject({
+      celsius: 8,
+      regulates: false,
+      started: true,
+      pullDown: { pace: 1, likely: 120 },
+    }));
 
   test('at the last reading while it is fresh, and at the pace that it tells', () => {
     const slow = air(65, start, read(60, 14));
     expect(slow.celsius).toBe(14);
     // Oracle: 6 K in an hour where the likely box falls 12: about twice as long, drawn towards the usual.
-    expect(slow.pace!).toBeGreaterThan(1.4);
+    expect(slow.pullDown!.pace).toBeGreaterThan(1.4);
     expect(air(90, start, read(60, 14)).celsius).toBeGreaterThan(8);
   });
 

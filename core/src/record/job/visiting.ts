@@ -1,6 +1,6 @@
 import { bandOf, controlConfig } from '../../machines/box/index.ts';
-import { paceOf, type Predicted } from '../../judgement/commissioning/index.ts';
-import type { AirNow, VisitQuestion } from '../../judgement/leaving/index.ts';
+import { restOfPullDown, type Predicted, type RestOfPullDown } from '../../judgement/commissioning/index.ts';
+import { BEYOND_K, type AirNow, type VisitQuestion } from '../../judgement/leaving/index.ts';
 import { allStanding, standing, type JobState } from '../fold/index.ts';
 import { outNow } from './borrowed.ts';
 import { movableOf } from './moving.ts';
@@ -31,8 +31,6 @@ export type AskedOnSite = ReturnType<typeof siteQuestionsOf>[number];
 
 /** A reading of the air counts for so long, ms. */
 const FRESH = 15 * 60_000;
-/** The air swings beyond its band by about this, K (common practice). */
-const BEYOND = 1;
 
 /** Where the air stands at a moment, by the last reading, the pull-down that was started and what is proven. */
 export function airNow(
@@ -48,40 +46,43 @@ export function airNow(
   const within =
     fresh !== undefined &&
     band !== null &&
-    fresh.celsius <= Math.max(band.cutIn, band.cutOut) + BEYOND &&
-    fresh.celsius >= Math.min(band.cutIn, band.cutOut) - BEYOND;
+    fresh.celsius <= Math.max(band.cutIn, band.cutOut) + BEYOND_K &&
+    fresh.celsius >= Math.min(band.cutIn, band.cutOut) - BEYOND_K;
   const start = proving.pullDownStart;
   const readings = proving.pullDown
     .filter(({ at }) => start !== null && at >= start)
     .map(({ at, celsius }) => ({ minutes: (Date.parse(at) - Date.parse(start!)) / 60_000, celsius }));
-  const measured = predicted ? paceOf(predicted, readings) : 1;
+  const elapsed = start === null ? null : (now.getTime() - Date.parse(start)) / 60_000;
+  const rest = predicted && elapsed !== null ? restOfPullDown(predicted, readings, elapsed) : null;
   const regulates =
     within ||
     isProvenAsPlanned(state, 'regulation.cutOut') ||
-    (fresh === undefined && isLongDown(predicted, start, measured, now));
-  const pace = regulates ? 1 : measured;
+    (fresh === undefined && isLongDown(predicted, elapsed, rest));
   return {
-    celsius: fresh?.celsius ?? byCurve(predicted, start, pace, now),
+    celsius: fresh?.celsius ?? byCurve(predicted, elapsed, rest?.pace ?? 1),
     regulates,
     started: regulates || start !== null || powerSince(state, now) !== null,
-    pace,
+    ...(rest && !regulates && { pullDown: rest }),
   };
 }
 
 /** Whether a pull-down that was started is over by now, with room for a slow box. */
-function isLongDown(predicted: Predicted | null, start: string | null, pace: number, now: Date): boolean {
+function isLongDown(
+  predicted: Predicted | null,
+  elapsed: number | null,
+  rest: RestOfPullDown | null,
+): boolean {
   const likely = predicted?.minutesToCutOut.likely;
-  if (start === null || likely === null || likely === undefined) return false;
-  return (now.getTime() - Date.parse(start)) / 60_000 > SLOW * pace * likely;
+  return elapsed !== null && typeof likely === 'number' && elapsed > SLOW * (rest?.pace ?? 1) * likely;
 }
 
 /** So many times as long as the likely box, and nobody takes a box for warm any more (ours). */
 const SLOW = 1.6;
 
 /** Where the air should be by now, on the likely curve at its pace; null before it was started. */
-function byCurve(predicted: Predicted | null, start: string | null, pace: number, now: Date): number | null {
-  if (!predicted || start === null) return null;
-  const minutes = (now.getTime() - Date.parse(start)) / 60_000 / pace;
+function byCurve(predicted: Predicted | null, elapsed: number | null, pace: number): number | null {
+  if (!predicted || elapsed === null) return null;
+  const minutes = elapsed / pace;
   const next = predicted.curve.findIndex((point) => point.minutes >= minutes);
   if (next <= 0) return (next < 0 ? predicted.curve.at(-1) : predicted.curve[0])?.likely ?? null;
   const [a, b] = [predicted.curve[next - 1]!, predicted.curve[next]!];
@@ -130,7 +131,7 @@ export function visitQuestion(
     seconds: Math.max(0, (Date.parse(visit.leavesAt) - now.getTime()) / 1000),
     powered: powerSince(state, now),
     movable: movableOf(program),
-    out: outNow(state).map(({ id }) => id),
+    out: outNow(state).map(({ id, tests }) => ({ id, tests })),
     display,
   };
 }

@@ -2,6 +2,7 @@ import { sentence, type Sentence } from '../../foundation/sentences/index.ts';
 import { isQuantity } from '../../foundation/quantities/index.ts';
 import { printValue, settingOf } from '../../foundation/settings/index.ts';
 import type { Finding } from '../../judgement/checks/index.ts';
+import { borrowedProbe } from '../../judgement/leaving/index.ts';
 import { standing, type JobState } from '../fold/index.ts';
 import {
   outNow,
@@ -59,7 +60,7 @@ function borrowedItems(state: JobState): readonly OpenItem[] {
     words:
       setting !== null && to !== null
         ? sentence`${settingOf(setting).label} stands at ${isQuantity(to) ? to : printValue(settingOf(setting), to)} for a proof: put it back and read it back.`
-        : `The ${id.replace('probe:', '')} probe is out of its place for a proof: hang it back and read the display.`,
+        : `The ${borrowedProbe(id)} is out of its place for a proof: hang it back and read the display.`,
     station: 'prove',
   }));
 }

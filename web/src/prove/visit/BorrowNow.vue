@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { borrowedId, type Borrowed } from '@brine/core/judgement/leaving';
+import { borrowedId, borrowedProbe, type Borrowed } from '@brine/core/judgement/leaving';
 import { movedCode } from '@brine/core/record/job';
 import { settingOf } from '@brine/core/foundation/settings';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
-import { probeName, shownCode } from '../../shared/visit/borrowedWords.ts';
+import { shownCode } from '../../shared/visit/borrowedWords.ts';
 import { movedStrokes } from '../../shared/visit/movedStrokes.ts';
 
 /** One thing that is borrowed for a proof: what it is moved to, by which keys, and that it is out from now on. */
@@ -49,7 +49,7 @@ const lend = () =>
 <template>
   <div class="border-l-4 border-amber bg-amber-wash px-3 py-2" :data-borrow="borrowedId(thing)">
     <p v-if="thing.kind === 'probe'">
-      Borrowed: the {{ probeName(borrowedId(thing)) }} is out of its place meanwhile.
+      Borrowed: the {{ borrowedProbe(borrowedId(thing)) }} is out of its place meanwhile.
     </p>
     <template v-else-if="moved">
       <p>

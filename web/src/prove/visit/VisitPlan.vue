@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { valueIn } from '@brine/core/foundation/quantities';
+import { LONGEST_TEXT } from '@brine/contract/lengths';
+import { parseNumber, valueIn } from '@brine/core/foundation/quantities';
 import { inDays } from '../../shared/display/dates.ts';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { localTime } from '../../shared/display/localTime.ts';
@@ -10,6 +11,7 @@ import { newId } from '../../shared/outbox/identity.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
 import CautionNote from '../../shared/ui/CautionNote.vue';
+import { cutText } from '../../shared/ui/cutText.ts';
 import { useDraft } from '../../shared/ui/useDraft.ts';
 import SiteQuestions from '../../shared/visit/SiteQuestions.vue';
 import type { useVisit } from './useVisit.ts';
@@ -30,8 +32,8 @@ const air = ref('');
 const problem = ref('');
 const isEditing = ref(false);
 async function begin() {
-  const has = Number(minutes.value.trim().replace(',', '.'));
-  if (!(has > 0 && has <= LONGEST))
+  const has = parseNumber(minutes.value);
+  if (has === null || !(has > 0 && has <= LONGEST))
     return void (problem.value = `${minutes.value}: expected minutes from 1 to ${LONGEST}, such as 35`);
   if (air.value.trim() !== '') {
     const read = readTemperature(air.value.trim(), display.unit);
@@ -76,9 +78,9 @@ const comeBack = () =>
     id: LEFT,
     followUp: {
       due: inDays(COME_BACK_DAYS),
-      what: `Tests that did not fit into the visit: ${left.value.map(({ title }) => title).join(', ')}`.slice(
-        0,
-        600,
+      what: cutText(
+        `Tests that did not fit into the visit: ${left.value.map(({ title }) => title).join(', ')}`,
+        LONGEST_TEXT,
       ),
       done: false,
     },
@@ -115,7 +117,9 @@ const comeBack = () =>
           <strong class="font-semibold"
             >{{
               planned.plan.steps.length === 0
-                ? 'Nothing more fits'
+                ? seconds > 0
+                  ? 'Nothing more fits'
+                  : 'Your time is over'
                 : `Done at ${spanWords(planned.at, planned.plan.leave)}`
             }}.</strong
           >

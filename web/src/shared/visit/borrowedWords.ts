@@ -6,6 +6,7 @@ import {
   type Parameter,
 } from '@brine/core/controllers/definitions';
 import type { TemperatureUnit } from '@brine/core/foundation/quantities';
+import { borrowedProbe } from '@brine/core/judgement/leaving';
 import { printValue, settingOf } from '@brine/core/foundation/settings';
 import type { BorrowedThing } from '@brine/core/record/job';
 
@@ -17,7 +18,4 @@ export const shownCode = ({ encoding }: Parameter, value: CodeValue, display: Di
 export const borrowedLabel = ({ id, setting, to }: BorrowedThing, unit: TemperatureUnit): string =>
   setting !== null && to !== null
     ? `${settingOf(setting).label} ${printValue(settingOf(setting), to, unit)}`
-    : probeName(id);
-
-/** “air probe”. */
-export const probeName = (id: string): string => `${id.replace('probe:', '')} probe`;
+    : borrowedProbe(id);

@@ -5,9 +5,8 @@ import {
   strokeSentence,
   strokesFor,
   strokesOut,
-  type Wish,
 } from '@brine/core/controllers/panel';
-import { knownCodes, valueAtCabinet } from '@brine/core/record/job';
+import { knownCodes, wishesAtCabinet } from '@brine/core/record/job';
 import type { CodeValue } from '@brine/core/controllers/definitions';
 import type { OpenJob } from '../job/useJob.ts';
 
@@ -20,12 +19,8 @@ export function movedStrokes(
 ): { readonly lines: readonly string[]; readonly problem: string | null } {
   const machine = job.replacement.value && machineOf(job.replacement.value);
   if (!machine) return { lines: [], problem: 'nobody stated the keys of this control' };
-  const keyed = job.program.value.rows.flatMap((row): Wish[] => {
-    const value = valueAtCabinet(row);
-    return value === null || row.code === code ? [] : [{ code: row.code, value }];
-  });
-  const present = afterKeying(machine, new Map([...knownCodes(job.state.value, job.program.value.found)]), [
-    ...keyed,
+  const present = afterKeying(machine, knownCodes(job.state.value, job.program.value.found), [
+    ...wishesAtCabinet(job.program.value.rows, code),
     { code, value: from },
   ]);
   try {

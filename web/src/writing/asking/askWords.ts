@@ -4,6 +4,7 @@ import {
   type Bath,
   type HandAct,
   type Outcome,
+  type SavingPlan,
   type Seen,
 } from '@brine/core/judgement/asking';
 import { printNumber } from '@brine/core/foundation/quantities';
@@ -46,7 +47,7 @@ function actWords({ does }: HandAct): string {
 const sentence = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
 /** A trial, step by step. */
-export function trialSteps({ trial, at, by }: Pick<Asking, 'trial' | 'at' | 'by'>): readonly string[] {
+function trialSteps({ trial, at, by }: Pick<Asking, 'trial' | 'at' | 'by'>): readonly string[] {
   const { keyed, acts } = trial;
   const before = acts.filter((act) => act.at === 0).map(actWords);
   const later = acts.filter((act) => act.at > 0);
@@ -66,10 +67,7 @@ export function trialSteps({ trial, at, by }: Pick<Asking, 'trial' | 'at' | 'by'
 }
 
 /** What a trial shows under some meanings. */
-export function outcomeWords(
-  { at, by }: Pick<Asking, 'at' | 'by'>,
-  { sight }: Pick<Outcome, 'sight'>,
-): string {
+function outcomeWords({ at, by }: Pick<Asking, 'at' | 'by'>, { sight }: Pick<Outcome, 'sight'>): string {
   const until = lookUntil(at);
   const parts = by.map((one) => {
     if (one === 'reading')
@@ -84,6 +82,34 @@ export function outcomeWords(
 
 /** Nobody tells seconds like these from none. */
 const AT_ONCE = 4;
+
+/** What is done, and what may be seen, each with the meanings it leaves and what comes then. */
+export interface AskView {
+  readonly steps: readonly string[];
+  readonly outcomes: readonly {
+    readonly words: string;
+    readonly meanings: readonly number[];
+    readonly then: Asking | null;
+  }[];
+}
+
+export const trialView = (asking: Asking): AskView => ({
+  steps: trialSteps(asking),
+  outcomes: asking.outcomes.map((outcome) => ({
+    words: outcomeWords(asking, outcome),
+    meanings: outcome.meanings,
+    then: outcome.then,
+  })),
+});
+
+export const savingView = ({ code, strokes, shows }: SavingPlan): AskView => ({
+  steps: [
+    ...strokes.map((stroke) => `${stroke}.`),
+    'At once, before the menu is left, switch the supply off and on.',
+    `Read ${code} again.`,
+  ],
+  outcomes: shows.map((value, i) => ({ words: `${code} shows ${value}.`, meanings: [i], then: null })),
+});
 
 /** How long it takes, as people say it. */
 export const lastsWords = (seconds: number): string =>
