@@ -7,6 +7,7 @@ export const floors = [
   'controllers',
   'machines',
   'logs',
+  'watching',
   'wiring',
   'judgement',
   'record',
@@ -393,6 +394,10 @@ export const coreRooms = {
     'record/handover',
     'record/history',
   ],
+  'watching/characters': [],
+  'watching/course': ['watching/characters', 'watching/display', 'watching/light'],
+  'watching/display': ['watching/characters', 'watching/light'],
+  'watching/light': [],
   'wiring/circuit': ['foundation/files'],
   'wiring/conversion': [
     'controllers/definitions',

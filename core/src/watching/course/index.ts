@@ -1,0 +1,11 @@
+export { lampIn, type LampState } from './lamps.ts';
+export {
+  notWatching,
+  watch,
+  whyNotRead,
+  withLamp,
+  withoutLamp,
+  type Shown,
+  type Watched,
+  type Watching,
+} from './watch.ts';

@@ -1,0 +1,93 @@
+import { characterOf, textOf, type Digit } from '../characters/index.ts';
+import { cropped, type Light } from '../light/index.ts';
+import { blobsOf, litPoints } from './blobs.ts';
+import { explainedBy } from './explained.ts';
+import { clarityOf } from './clarity.ts';
+import { decideWhole } from './whole.ts';
+import { fitPose } from './fitPose.ts';
+import { heightOf, type Pose } from './pose.ts';
+
+/** Why a picture is not read. */
+export type WhyNot = 'noDisplay' | 'dark' | 'glare' | 'unsure' | 'moved';
+
+/** What one picture shows: a text, segment by segment sure, or nothing, and why. */
+export type Seen =
+  | {
+      readonly kind: 'read';
+      readonly text: string;
+      readonly digits: readonly Digit[];
+      readonly pose: Pose;
+      readonly level: number;
+      readonly margin: number;
+    }
+  /** Digits that are dark lie between lit ones: a display that is lit digit by digit, on a picture that missed some. */
+  | { readonly kind: 'part'; readonly digits: readonly Digit[] }
+  | { readonly kind: 'notRead'; readonly why: WhyNot };
+
+/** How far a display may have moved between two pictures, in heights: further off it is looked for anew. */
+const DRIFT = 0.3;
+/** Below this share of the light it had, all of it is dark. */
+const GONE = 0.15;
+
+/** Reads a display that stood so, with so much light, a moment ago. */
+export function track(light: Light, from: Pose, level: number): Seen {
+  const first = decideWhole(light, from);
+  if (!first.ok && first.level < GONE * level) return { kind: 'notRead', why: 'dark' };
+  const at = fitPose(light, first.ok ? from : shifted(light, from));
+  const decided = decideWhole(light, at);
+  if (!decided.ok) return { kind: 'notRead', why: decided.level < GONE * level ? 'dark' : decided.why };
+  const height = heightOf(from);
+  const drift = Math.max(...at.corners.map((value, i) => Math.abs(value - from.corners[i]!)));
+  if (drift > DRIFT * height) return { kind: 'notRead', why: 'moved' };
+  const text = textOf(decided.digits);
+  if (text === null && decided.digits.every(({ pattern }) => characterOf(pattern) !== null))
+    return { kind: 'part', digits: decided.digits };
+  if (text === null) return { kind: 'notRead', why: 'unsure' };
+  if (text === '') return { kind: 'notRead', why: 'dark' };
+  const { digits, pose, margin } = decided;
+  if (!isExplained(light, pose, digits)) return { kind: 'notRead', why: 'unsure' };
+  return { kind: 'read', text, digits, pose, level: decided.level, margin };
+}
+
+/** How much of the surroundings is looked at, in heights, and how much of the light there must be explained. */
+const AROUND = 0.45;
+const EXPLAINED = 0.86;
+
+/** Whether the light in and around a display is that of its lit segments: a pose that slipped beside a segment leaves it over. */
+function isExplained(light: Light, pose: Pose, digits: readonly Digit[]): boolean {
+  const { corners } = pose;
+  const margin = AROUND * heightOf(pose);
+  const xs = [corners[0], corners[2], corners[4], corners[6]];
+  const ys = [corners[1], corners[3], corners[5], corners[7]];
+  const part = cropped(
+    light,
+    Math.min(...xs) - margin,
+    Math.min(...ys) - margin,
+    Math.max(...xs) + margin,
+    Math.max(...ys) + margin,
+  );
+  const { left, top, light: near } = part;
+  const there = {
+    ...pose,
+    corners: corners.map((value, i) => value - (i % 2 ? top : left)) as unknown as Pose['corners'],
+  };
+  const lit = litPoints(near, heightOf(pose));
+  return explainedBy(near, lit, there, digits, blobsOf(lit, near.width, near.height)) >= EXPLAINED;
+}
+
+/** How far a hand's touch moves a phone between two pictures, in heights: tried there and back, along and down. */
+const SHIFTS = [-0.16, -0.08, 0, 0.08, 0.16] as const;
+
+/** The pose moved to where its segments are clearest: from beside its segments no fit finds back. */
+function shifted(light: Light, pose: Pose): Pose {
+  const height = heightOf(pose);
+  let [best, most] = [pose, -Infinity];
+  for (const along of SHIFTS)
+    for (const down of SHIFTS) {
+      const corners = pose.corners.map((value, i) => value + height * (i % 2 ? down : along));
+      const there = { ...pose, corners: corners as unknown as Pose['corners'] };
+      const clear = clarityOf(light, there);
+      if (clear > most) [best, most] = [there, clear];
+    }
+  return best;
+}

@@ -1,0 +1,3 @@
+export { cropped } from './cropped.ts';
+export { lightAt, lightsOf, strongestAt, type Light, type Lights, type Picture } from './light.ts';
+export { sumsOf } from './sums.ts';
