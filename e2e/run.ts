@@ -33,6 +33,7 @@ import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
 import { threeThermometers } from './whoIsRight.e2e.ts';
 import { doubtfulBooklet } from './doubtfulBooklet.e2e.ts';
 import { visitOf35 } from './visit.e2e.ts';
+import { displaysOfOthers, watchedDisplay } from './watch.e2e.ts';
 import { writing } from './writing.e2e.ts';
 import { timerToControl, vehicleFridge } from './wiring.e2e.ts';
 import { wholeJob } from './wholeJob.e2e.ts';
@@ -59,6 +60,8 @@ const tests = [
   threeThermometers,
   doubtfulBooklet,
   visitOf35,
+  watchedDisplay,
+  displaysOfOthers,
   damagedBackups,
   logAway,
   conflict,

@@ -136,11 +136,12 @@ function segmentLight(
   const lightOf = (lit: boolean) => (lit ? dimmed(digit) : make.ghost);
   const { size, along, round } = make.point;
   // A point stands in the gap, half of it already where the next digit begins.
-  for (const of of [digit - 1, digit]) {
-    if (of < 0) continue;
-    const [dx, dy] = [Math.abs(u - of * make.pitch - make.width - along), Math.abs(v - 1)];
+  for (const owner of [digit - 1, digit]) {
+    if (owner < 0) continue;
+    const dx = Math.abs(u - owner * make.pitch - make.width - along);
+    const dy = Math.abs(v - 1);
     if (round ? Math.hypot(dx, dy) < size / 2 : Math.max(dx, dy) < size / 2)
-      return shown[of]!.point ? dimmed(of) : make.ghost;
+      return shown[owner]!.point ? dimmed(owner) : make.ghost;
   }
   const w = make.width;
   const ends = [

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue';
+import { computed, onScopeDispose, watch } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import { complaintOf, openStations, stationNames, stations, type StationId } from '@brine/core/record/job';
 import { openSummary } from '@brine/core/record/openWork';
@@ -14,11 +14,16 @@ import NextBar from './NextBar.vue';
 import { notePlace } from './resume.ts';
 import ConflictList from './ConflictList.vue';
 import StationSpine from './StationSpine.vue';
+import WatchPanel from '../shared/watch/WatchPanel.vue';
+import { useWatch } from '../shared/watch/watchStore.ts';
 
 const props = defineProps<{ id: string }>();
 const job = openJob(props.id);
 provideJob(job);
 provideJudgement(job);
+const watching = useWatch();
+// The camera is not left on behind a job that is closed.
+onScopeDispose(() => watching.stop());
 const route = useRoute();
 const router = useRouter();
 // The complaint finder is opened from Survey and belongs to it.
@@ -104,6 +109,7 @@ watch(
     <ConflictList />
     <TimerStrip v-if="job.job.value" />
     <BorrowedStrip v-if="job.job.value" />
+    <WatchPanel v-if="watching.job === id && watching.state !== 'off'" />
     <RouterView v-if="job.job.value" />
     <p v-else class="p-6" :class="{ 'text-soft': !serverAway }">
       <template v-if="serverAway"

@@ -70,7 +70,7 @@ export interface Digit {
 
 /**
  * The text of a display, without the dark digits on either side and without a point behind the last one, which many controls use as a lamp; null
- * where a digit shows no character, or a dark one has a point or lies between lit ones.
+ * where a digit shows no character, or a dark one has a point or lies between lit ones, or there are two points.
  */
 export function textOf(digits: readonly Digit[]): string | null {
   let text = '';
@@ -80,7 +80,7 @@ export function textOf(digits: readonly Digit[]): string | null {
     text += point ? `${character}.` : character;
   }
   text = text.trim().replace(/\.$/, '');
-  return text.includes(' ') ? null : text;
+  return text.includes(' ') || text.indexOf('.') !== text.lastIndexOf('.') ? null : text;
 }
 
 /** Whether a display that shows `seen` may stand for `meant`: letters that segments draw alike (5 and S, 0 and O) are the same, signs that no segments draw are passed over. */

@@ -1,10 +1,1 @@
-export {
-  SEGMENTS,
-  characterOf,
-  numberOf,
-  patternsOf,
-  showsAs,
-  textOf,
-  type Segment,
-  type Digit,
-} from './characters.ts';
+export { SEGMENTS, characterOf, numberOf, patternsOf, showsAs, textOf, type Digit } from './characters.ts';

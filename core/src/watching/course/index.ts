@@ -1,11 +1,2 @@
 export { lampIn, type LampState } from './lamps.ts';
-export {
-  notWatching,
-  watch,
-  whyNotRead,
-  withLamp,
-  withoutLamp,
-  type Shown,
-  type Watched,
-  type Watching,
-} from './watch.ts';
+export { notWatching, watch, whyNotRead, withLamp, withoutLamp, type Shown, type Watching } from './watch.ts';

@@ -15,7 +15,9 @@ import LayoutForm from './LayoutForm.vue';
 import LearnBox from './LearnBox.vue';
 import LogStrip from './LogStrip.vue';
 import { figureLines } from './logWords.ts';
+import WatchButton from '../../shared/watch/WatchButton.vue';
 import { useLog } from './useLog.ts';
+import { useWatchedLog } from './useWatchedLog.ts';
 
 /** A logger's file: read, told, held against the settings, laid over the simulated day. */
 const job = useJob();
@@ -52,6 +54,7 @@ function choose(event: Event) {
   if (input.files?.[0]) void log.choose(input.files[0]);
   input.value = '';
 }
+const fromCamera = useWatchedLog();
 const change = (next: LogLayout) => (layout.value = next);
 </script>
 
@@ -67,6 +70,10 @@ const change = (next: LogLayout) => (layout.value = next);
           data-test="log-file"
           @change="choose"
       /></label>
+      <AppButton v-if="fromCamera" data-test="log-from-camera" @click="log.choose(fromCamera!())"
+        >Use what the camera read</AppButton
+      >
+      <WatchButton />
       <span class="hint">CSV of any layout: commas, semicolons or tabs, °F or °C, any order of dates.</span>
     </div>
     <ul

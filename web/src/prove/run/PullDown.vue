@@ -8,6 +8,8 @@ import { localTime } from '../../shared/display/localTime.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { quantity, valueIn } from '@brine/core/foundation/quantities';
 import AppButton from '../../shared/ui/AppButton.vue';
+import WatchButton from '../../shared/watch/WatchButton.vue';
+import { useWatchedReadings } from './useWatchedReadings.ts';
 import PullDownChart from './PullDownChart.vue';
 import { useNow } from '../../shared/job/useNow.ts';
 
@@ -47,6 +49,11 @@ async function add() {
     celsius: valueIn(read.value, 'degC'),
   });
 }
+/** What the camera reads is written down while the pull-down runs. */
+const fromCamera = useWatchedReadings(
+  () => (props.editable && start.value ? job.id : null),
+  (celsius, readAt) => job.write({ kind: 'pullDownReading', readAt, celsius }),
+);
 const remove = (at: string) => job.write({ kind: 'pullDownReading', readAt: at, celsius: null });
 const expected = computed(() => {
   const { expectedMinutes: at, plusMinus } = state.value;
@@ -99,6 +106,13 @@ const expected = computed(() => {
         >
       </form>
       <p v-if="problem" class="problem mt-1" role="alert">{{ problem }}</p>
+      <template v-if="start">
+        <WatchButton class="mt-2" />
+        <label v-if="fromCamera.here.value" class="mt-2 flex min-h-11 items-center gap-2"
+          ><input v-model="fromCamera.writes.value" type="checkbox" data-test="watch-pull-down" />Add what the
+          camera reads, at most once a minute</label
+        >
+      </template>
     </template>
     <ul v-if="readings.length > 0" class="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-[14px]">
       <li v-for="r in readings" :key="r.at">

@@ -12,6 +12,7 @@ import AppButton from '../../shared/ui/AppButton.vue';
 import CautionNote from '../../shared/ui/CautionNote.vue';
 import { useDraft } from '../../shared/ui/useDraft.ts';
 import TestTimer from './TestTimer.vue';
+import WatchedTimer from './WatchedTimer.vue';
 import { readValue, resultWords, shownRange, shownValue } from './testWords.ts';
 import { inDays } from '../../shared/display/dates.ts';
 
@@ -155,6 +156,12 @@ async function addPicture(event: Event) {
       @start="job.write({ kind: 'timer', test: run.test.id, startedAt: new Date().toISOString() })"
       @ended="ended"
       @stop="job.write({ kind: 'timer', test: run.test.id, startedAt: null })"
+    />
+    <WatchedTimer
+      v-if="timed && editable && !run.result"
+      :started-at="run.startedAt"
+      @start="(at) => job.write({ kind: 'timer', test: run.test.id, startedAt: new Date(at).toISOString() })"
+      @ended="ended"
     />
     <div v-if="editable" class="flex flex-wrap items-end gap-3">
       <label v-if="measure" class="flex flex-col gap-1"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
+import { openCamera } from '../camera/openCamera.ts';
 import { messageOf, request } from '../api/client.ts';
 import AppButton from '../ui/AppButton.vue';
 import ModalDialog from '../ui/ModalDialog.vue';
@@ -40,18 +41,7 @@ function stop() {
 }
 
 async function camera(): Promise<HTMLVideoElement> {
-  if (!('mediaDevices' in navigator))
-    throw new Error('Over plain HTTP a browser opens no camera here. Take a photograph of the code instead.');
-  stream.value = await navigator.mediaDevices
-    .getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } })
-    .catch((error: unknown) => {
-      const denied = error instanceof DOMException && error.name === 'NotAllowedError';
-      throw new Error(
-        denied
-          ? 'This browser may not use the camera. Allow it in its settings, or take a photograph of the code.'
-          : 'No camera is found here. Choose a photograph of the code.',
-      );
-    });
+  stream.value = await openCamera('Take or choose a photograph of the code.');
   if (!open) stop();
   video.value!.srcObject = stream.value;
   await video.value!.play();

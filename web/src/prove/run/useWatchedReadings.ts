@@ -1,0 +1,35 @@
+import { computed, ref, watch } from 'vue';
+import { valueIn } from '@brine/core/foundation/quantities';
+import { useDisplay } from '../../shared/display/displayStore.ts';
+import { readTemperature } from '../../shared/display/readTemperature.ts';
+import { useJob } from '../../shared/job/useJob.ts';
+import { useWatch } from '../../shared/watch/watchStore.ts';
+
+/** Not more often than this: a curve needs no more, and the record stays readable. */
+const EVERY_MS = 60_000;
+
+/** Numbers that the camera reads on the display, handed on as °C with their times while a job is given; null: not now. */
+export function useWatchedReadings(
+  wanted: () => string | null,
+  take: (celsius: number, readAt: string) => unknown,
+) {
+  const job = useJob();
+  const display = useDisplay();
+  const watching = useWatch();
+  const writes = ref(true);
+  const here = computed(() => wanted() !== null && watching.job === wanted() && watching.state === 'on');
+  let last = -Infinity;
+  // The rows come every few seconds while a number stands.
+  watch(
+    () => watching.rows,
+    (rows) => {
+      const row = rows.at(-1);
+      if (!row || !here.value || !writes.value || row.at - last < EVERY_MS) return;
+      const read = readTemperature(String(row.value), job.program.value.display?.unit ?? display.unit);
+      if (!read.ok) return;
+      last = row.at;
+      void take(valueIn(read.value, 'degC'), new Date(row.at).toISOString());
+    },
+  );
+  return { here, writes };
+}
