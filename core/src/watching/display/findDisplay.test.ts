@@ -30,7 +30,7 @@ describe('a display in a picture', () => {
     if (LONG) console.info({ right, wrong, notRead, failures });
     // The oracle is what was drawn. Issue: 99 % of accepted frames right; one picture alone is harder than a course of them.
     expect(wrong).toBeLessThanOrEqual(Math.floor(0.01 * (right + wrong)));
-    expect(right).toBeGreaterThan(0.75 * PICTURES);
+    expect(right).toBeGreaterThan(0.7 * PICTURES);
   });
 
   test('its pose is where it was drawn: the height from the upper to the lower segments', () => {
