@@ -569,7 +569,7 @@ export const webRooms = {
     'shared/session',
     'shared/ui',
   ],
-  'shared/cabinet': ['shared/display', 'shared/ui'],
+  'shared/cabinet': ['shared/display', 'shared/ui', 'shared/watch'],
   'shared/circuit': [],
   'shared/camera': [],
   'shared/company': ['shared/api', 'shared/mount', 'shared/session', 'shared/ui'],

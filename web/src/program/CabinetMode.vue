@@ -13,8 +13,6 @@ import { hush, speak } from '../shared/cabinet/voice.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
-import WatchPanel from '../shared/watch/WatchPanel.vue';
-import { useWatch } from '../shared/watch/watchStore.ts';
 import WatchedShown from './WatchedShown.vue';
 import { saidOfRow } from './rowWords.ts';
 import ControllerDisplay from './ControllerDisplay.vue';
@@ -32,8 +30,6 @@ const job = useJob();
 const session = useSession();
 const router = useRouter();
 const options = useCabinetOptions();
-const watching = useWatch();
-const watched = computed(() => watching.job === job.id && watching.state !== 'off');
 const row = computed(() => props.cabinet.current.value);
 const display = computed(() => job.program.value.display!);
 const unit = computed(() => [job.job.value?.unit.tag, job.job.value?.unit.name].filter(Boolean).join(' '));
@@ -133,7 +129,6 @@ useKeys([
     :ticks="ticks"
     @close="emit('close')"
   >
-    <WatchPanel v-if="watched" class="-mx-4 mb-2 sm:-mx-7" />
     <div data-test="cabinet-card" :data-now="row.code">
       <BrokenOffLine class="mb-2" :interrupted="interrupted" />
       <GraveLosses class="mb-2" />

@@ -7,6 +7,7 @@ import type { ProgramRow } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import ModalDialog from '../shared/ui/ModalDialog.vue';
+import TakeRead from '../shared/watch/TakeRead.vue';
 
 /** The display shows something else: another code, a value, the standard display, or it cannot be set. From there the strokes go on. */
 const props = defineProps<{ row: ProgramRow; rows: readonly ProgramRow[]; display: DisplayState }>();
@@ -51,6 +52,7 @@ function end(say: () => void) {
         autocapitalize="off"
         data-test="say-input"
       />
+      <TakeRead @read="text = $event" />
       <p v-if="read && 'problem' in read && code === null" class="hint">{{ read.problem }}.</p>
       <AppButton
         v-if="code !== null"

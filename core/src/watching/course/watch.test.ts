@@ -88,7 +88,7 @@ describe('a display that is watched', () => {
     expect(inexact).toBeLessThanOrEqual(0.15 * changes);
     expect(unsure).toBeLessThanOrEqual(0.15 * changes);
     expect(unread).toBeLessThanOrEqual(Math.max(1, 0.25 * COURSES));
-  });
+  }, 3_600_000);
 
   test('one that shows two texts by turns gives both, and none made of both', () => {
     const chance = seeded(11);

@@ -31,7 +31,7 @@ describe('a display in a picture', () => {
     // The oracle is what was drawn. Issue: 99 % of accepted frames right; one picture alone is harder than a course of them.
     expect(wrong).toBeLessThanOrEqual(Math.floor(0.01 * (right + wrong)));
     expect(right).toBeGreaterThan(0.7 * PICTURES);
-  });
+  }, 3_600_000);
 
   test('its pose is where it was drawn: the height from the upper to the lower segments', () => {
     const chance = seeded(1);

@@ -6,6 +6,8 @@ import { useDisplay } from '../display/displayStore.ts';
 import ModalDialog from '../ui/ModalDialog.vue';
 import { useCabinetOptions } from './useCabinetOptions.ts';
 import { canSpeak } from './voice.ts';
+import WatchPanel from '../watch/WatchPanel.vue';
+import { useWatch } from '../watch/watchStore.ts';
 
 /** Nothing but the present code: what to do above, the answer in the lower half, under the thumb. */
 defineProps<{
@@ -16,6 +18,10 @@ defineProps<{
 }>();
 defineEmits<{ close: [] }>();
 const display = useDisplay();
+const watching = useWatch();
+// Here the menu is open: what stands there are values of codes.
+onMounted(() => (watching.inMenu = true));
+onBeforeUnmount(() => (watching.inMenu = false));
 const options = useCabinetOptions();
 const { isSupported, request } = useWakeLock();
 const open = ref(false);
@@ -66,6 +72,7 @@ onMounted(() => void (isSupported.value && request('screen').catch(() => undefin
       <div class="flex shrink-0 gap-[3px] px-4 sm:px-7" aria-hidden="true">
         <span v-for="tick in ticks" :key="tick.id" class="h-1.5 flex-1" :class="tick.look"></span>
       </div>
+      <WatchPanel v-if="watching.state !== 'off'" class="mt-1" />
       <div class="min-h-0 flex-1 overflow-auto px-4 pt-3 pb-2 sm:mx-auto sm:w-full sm:max-w-3xl sm:px-7">
         <slot />
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeRead from '../watch/TakeRead.vue';
 import AnswerButton from './AnswerButton.vue';
 
 /** What the display shows, typed at arm's length; the name a test knows the field by goes to the field. */
@@ -20,6 +21,7 @@ const typed = defineModel<string>({ required: true });
       autocomplete="off"
       autocapitalize="off"
     />
+    <TakeRead @read="typed = $event" />
     <AnswerButton kind="main" type="submit" :disabled="typed.trim() === ''" data-test="mode-next">
       <span class="text-[22px] font-semibold">{{ words }}</span>
     </AnswerButton>
