@@ -131,7 +131,9 @@ async function tests(page: Page, at: Go): Promise<void> {
   await click(page, byTest('pull-down-start'));
   await fill(page, byTest('pull-down-value'), '84');
   await click(page, byTest('pull-down-add'));
-  await page.waitForFunction(() => document.querySelectorAll('[data-test="pull-down"] circle').length === 1);
+  await page.waitForFunction(
+    () => document.querySelectorAll('[data-test="pull-down"] svg:not(.lucide) circle').length === 1,
+  );
   await allSaved(page);
 }
 

@@ -48,7 +48,7 @@ try {
   await desk.$eval(byTest('trade-off'), (node) => node.scrollIntoView({ block: 'start' }));
   await shoot(desk, 'program-tune');
   await desk.goto(`${server.base}/jobs/${job}/prove/run`, { waitUntil: 'networkidle0' });
-  await desk.waitForSelector(`${byTest('pull-down')} circle`);
+  await desk.waitForSelector(`${byTest('pull-down')} svg:not(.lucide) circle`);
   await shoot(desk, 'prove-run');
   await desk.goto(`${server.base}/jobs/${job}/prove/log`, { waitUntil: 'networkidle0' });
   const file = await desk.waitForSelector(byTest('log-file'));
