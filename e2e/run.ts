@@ -33,7 +33,8 @@ import { conflict, secondBrowser } from './twoBrowsers.e2e.ts';
 import { threeThermometers } from './whoIsRight.e2e.ts';
 import { doubtfulBooklet } from './doubtfulBooklet.e2e.ts';
 import { visitOf35 } from './visit.e2e.ts';
-import { displaysOfOthers, watchedDisplay } from './watch.e2e.ts';
+import { watchedDisplay } from './watch.e2e.ts';
+import { displaysOfOthers, othersBeforeTheCamera } from './watchOthers.e2e.ts';
 import { writing } from './writing.e2e.ts';
 import { timerToControl, vehicleFridge } from './wiring.e2e.ts';
 import { wholeJob } from './wholeJob.e2e.ts';
@@ -62,6 +63,7 @@ const tests = [
   visitOf35,
   watchedDisplay,
   displaysOfOthers,
+  othersBeforeTheCamera,
   damagedBackups,
   logAway,
   conflict,

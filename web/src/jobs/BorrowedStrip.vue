@@ -11,13 +11,13 @@ import { useJob } from '../shared/job/useJob.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import TakeRead from '../shared/watch/TakeRead.vue';
-import { useWatch } from '../shared/watch/watchStore.ts';
+import { useWatchHere } from '../shared/watch/useWatchHere.ts';
 import { borrowedLabel, shownCode } from '../shared/visit/borrowedWords.ts';
 import { movedStrokes } from '../shared/visit/movedStrokes.ts';
 
 /** What is borrowed for a proof and not back, on every page of the job: put back, read back, and only then gone from here. */
 const job = useJob();
-const watching = useWatch();
+const { isOn: isWatching } = useWatchHere();
 const session = useSession();
 const display = useDisplay();
 const typed = reactive<Record<string, string>>({});
@@ -109,7 +109,7 @@ async function write({ id, setting, to, tests }: BorrowedThing, shown: string) {
             data-test="back-shows"
         /></label>
         <AppButton type="submit" data-test="take-back">It is back</AppButton>
-        <TakeRead v-if="watching.state === 'on'" @read="typed[one.thing.id] = $event" />
+        <TakeRead v-if="isWatching" @read="typed[one.thing.id] = $event" />
         <details v-if="one.strokes && one.strokes.lines.length > 0" class="text-[14.5px]">
           <summary class="link min-h-9 content-center pointer-coarse:min-h-11">Keys to put it back</summary>
           <ol class="list-decimal pl-6">

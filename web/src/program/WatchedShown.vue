@@ -1,20 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { showsAs } from '@brine/core/watching/characters';
-import { useJob } from '../shared/job/useJob.ts';
 import WatchButton from '../shared/watch/WatchButton.vue';
-import { useWatch } from '../shared/watch/watchStore.ts';
+import { useWatchHere } from '../shared/watch/useWatchHere.ts';
 
 /** What the camera reads on the display, held against what it must show. Whether that is so, whoever stands there answers. */
 const props = defineProps<{ expected: string }>();
-const job = useJob();
-const watching = useWatch();
-const here = computed(() => watching.job === job.id && watching.state === 'on');
+const { watching, isOn } = useWatchHere();
 const agrees = computed(() => watching.text !== null && showsAs(watching.text, props.expected));
 </script>
 
 <template>
-  <WatchButton v-if="!here" class="px-2 sm:px-5" />
+  <WatchButton v-if="!isOn" class="px-2 sm:px-5" />
   <p
     v-else-if="watching.text !== null"
     class="px-4 py-1 text-[15px] sm:px-7"

@@ -47,6 +47,9 @@ describe('what seven segments show', () => {
     expect(showsAs('40', '4.0')).toBe(false);
     expect(showsAs('18.4', '-18.4')).toBe(false);
     expect(showsAs('3.8', '3.9')).toBe(false);
+    // No seven segments draw a K or an M: what asks for one is never shown.
+    expect(showsAs('12', 'K12')).toBe(false);
+    expect(showsAs('12', '12:')).toBe(true);
   });
 
   test('numbers are numbers, words are none', () => {

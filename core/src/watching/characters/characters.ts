@@ -83,11 +83,11 @@ export function textOf(digits: readonly Digit[]): string | null {
   return text.includes(' ') || text.indexOf('.') !== text.lastIndexOf('.') ? null : text;
 }
 
-/** Whether a display that shows `seen` may stand for `meant`: letters that segments draw alike (5 and S, 0 and O) are the same, signs that no segments draw are passed over. */
+/** Whether a display that shows `seen` may stand for `meant`: letters that segments draw alike (5 and S, 0 and O) are the same, signs that no segments draw (: / %) are passed over; a letter that none draw (K, M, W) is never shown. */
 export function showsAs(seen: string, meant: string): boolean {
   const drawn = (text: string) =>
     [...text.replaceAll('−', '-').toUpperCase().trim()].filter(
-      (character) => character === '.' || patternsOf(character).length > 0,
+      (character) => /[.\p{L}]/u.test(character) || patternsOf(character).length > 0,
     );
   const [one, other] = [drawn(seen), drawn(meant)];
   return (

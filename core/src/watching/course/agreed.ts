@@ -1,15 +1,16 @@
 import type { Digit } from '../characters/index.ts';
 import type { Seen } from '../display/index.ts';
 
-/** One picture of the course: when it was taken, in seconds, and what it shows. */
+/** One picture of the course: when it was taken, in seconds, and what it shows; where it was read over several, since when those are. */
 export interface Frame {
   readonly at: number;
+  readonly from: number;
   readonly seen: Seen;
 }
 
-/** Pictures so far back are held against each other, in seconds; where all of the last ones are alike, those are enough. */
-const WINDOW = 1.2;
-const LATELY = 0.45;
+/** Pictures so far back are held against each other; where all of the last ones are alike, those are enough. A slow device has fewer in a second: at least so many. */
+const WINDOW = { seconds: 1.2, pictures: 5 } as const;
+const LATELY = { seconds: 0.45, pictures: 3 } as const;
 /** A text stands once so many pictures, and this share of those that were read, show all of it. */
 const WHOLE = { pictures: 3, share: 0.2 } as const;
 /** More pictures than this share that are not read, and nothing is sure. */
@@ -21,8 +22,8 @@ const UNREAD = 0.5;
  * pictures that hold segments which the new one does not; it stands when the last pictures are all alike, or the others are out of the window.
  */
 export function agreedText(frames: readonly Frame[], at: number): string | null {
-  const near = frames.filter((frame) => frame.at > at - WINDOW);
-  const lately = near.filter((frame) => frame.at > at - LATELY);
+  const near = lastOf(frames, at, WINDOW);
+  const lately = lastOf(frames, at, LATELY);
   const newest = lately.at(-1)?.seen;
   if (newest?.kind === 'read') {
     const alike = lately.every(({ seen }) => seen.kind === 'read' && seen.text === newest.text);
@@ -41,6 +42,15 @@ export function agreedText(frames: readonly Frame[], at: number): string | null 
   return all.every((digits) => within(digits, whole.digits)) ? whole.text : null;
 }
 
+const lastOf = (
+  frames: readonly Frame[],
+  at: number,
+  { seconds, pictures }: { readonly seconds: number; readonly pictures: number },
+): readonly Frame[] => {
+  const first = frames.findIndex((frame) => frame.at > at - seconds);
+  return frames.slice(Math.max(0, Math.min(first < 0 ? Infinity : first, frames.length - pictures)));
+};
+
 const digitsIn = (frames: readonly Frame[]): readonly (readonly Digit[])[] =>
   frames.flatMap(({ seen }) => (seen.kind === 'notRead' ? [] : [seen.digits]));
 
@@ -52,7 +62,7 @@ export const litCount = (digits: readonly Digit[]): number =>
   );
 
 /** Whether nothing is lit in one that is dark in the other; digits are counted from the right, as numbers stand. */
-function within(part: readonly Digit[], whole: readonly Digit[]): boolean {
+export function within(part: readonly Digit[], whole: readonly Digit[]): boolean {
   const dark: Digit = { pattern: 0, point: false };
   for (let back = 1; back <= Math.max(part.length, whole.length); back += 1) {
     const [one, other] = [part.at(-back) ?? dark, whole.at(-back) ?? dark];

@@ -14,7 +14,7 @@ import { notWatching, watch, withLamp, type Shown, type Watching } from './index
 import { lightsOf, type Picture } from '../light/index.ts';
 
 const LONG = process.env['BRINE_LONG'] === '1';
-const COURSES = LONG ? 120 : 3;
+const COURSES = LONG ? 40 : 2;
 
 /** Watches a script and keeps what was accepted, picture by picture, and every change. */
 function watched(

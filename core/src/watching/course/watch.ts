@@ -1,7 +1,6 @@
-import type { Digit } from '../characters/index.ts';
 import { findDisplay, track, WAYS, type Seen, type Pose, type WhyNot } from '../display/index.ts';
-import type { Lights } from '../light/index.ts';
-import { agreedText, litCount, type Frame } from './agreed.ts';
+import { brightestOf, type Lights } from '../light/index.ts';
+import { agreedText, litCount, within, type Frame } from './agreed.ts';
 import { lampAfter, lampAt, newLamp, type LampCourse, type LampState } from './lamps.ts';
 
 /** A text that stands on the display since a moment in seconds, and how exactly that moment is known; null: it stood there when watching began. */
@@ -21,6 +20,8 @@ export interface Watching {
   readonly by: keyof Lights;
   readonly level: number;
   readonly frames: readonly Frame[];
+  /** The last pictures themselves: what flickers is read over several. */
+  readonly pictures: readonly { readonly at: number; readonly lights: Lights }[];
   readonly searchedAt: number;
   /** How often it was looked for: each time in other ways. */
   readonly searches: number;
@@ -34,6 +35,7 @@ export const notWatching: Watching = {
   by: 'colour',
   level: 0,
   frames: [],
+  pictures: [],
   searchedAt: -Infinity,
   searches: 0,
   shown: null,
@@ -66,19 +68,30 @@ const FADES = 0.995;
 /** Dark for so long, it is dark; before, it may blink. */
 const DARK = 2.2;
 
+/** A flickering display is read over so many pictures, as light as each point was on any of them: fewer than must agree, so that a change is no third text. */
+const OVER = 3;
+
 /** Takes one picture, taken at a moment in seconds, later than those before. */
 export function watch(before: Watching, lights: Lights, at: number): Watched {
   let { pose, anchor, by, level, searchedAt, searches } = before;
+  const pictures = [...before.pictures.slice(1 - OVER), { at, lights }];
   let seen: Seen = pose ? track(lights[by], pose, level) : { kind: 'notRead', why: 'noDisplay' };
+  let from = at;
+  if (pose && seen.kind === 'notRead' && seen.why === 'unsure' && pictures.length === OVER) {
+    const over = track(brightestOf(pictures.map((one) => one.lights[by])), pose, level);
+    if (over.kind === 'read') [seen, from] = [over, pictures[0]!.at];
+  }
   const lastRead = before.frames.findLast((frame) => frame.seen.kind !== 'notRead')?.at ?? -Infinity;
   const lost = pose === null || (seen.kind === 'notRead' && at - lastRead > LOST);
   if (lost && at - searchedAt >= SEARCH) {
     searchedAt = at;
-    const ways = WAYS.length / TRIED;
-    const from = (searches % ways) * TRIED;
+    // Each way on one picture, and on the next over several.
+    const next = (Math.floor(searches / 2) * TRIED) % WAYS.length;
+    const over = searches % 2 === 1;
     searches += 1;
-    const found = findDisplay(lights, WAYS.slice(from, from + TRIED));
+    const found = findDisplay(over ? overAll(pictures) : lights, WAYS.slice(next, next + TRIED));
     if (found) {
+      from = over ? pictures[0]!.at : at;
       seen = { kind: 'read', ...found };
       by = found.by;
       pose = found.pose;
@@ -93,7 +106,7 @@ export function watch(before: Watching, lights: Lights, at: number): Watched {
     anchor = Math.max(lit, anchor * FADES);
     level = 0.8 * level + 0.2 * seen.level;
   }
-  const frames = [...before.frames.filter((frame) => frame.at > at - KEPT), { at, seen }];
+  const frames = [...before.frames.filter((frame) => frame.at > at - KEPT), { at, from, seen }];
   const text = agreedText(frames, at);
   const changed = changeOf(before.shown, frames, text, at);
   const lamps =
@@ -107,6 +120,7 @@ export function watch(before: Watching, lights: Lights, at: number): Watched {
       by,
       level,
       frames,
+      pictures,
       searchedAt,
       searches,
       shown: changed ?? before.shown,
@@ -118,6 +132,11 @@ export function watch(before: Watching, lights: Lights, at: number): Watched {
     lamps: lamps.filter((lamp, i) => lamp.state !== before.lamps[i]!.state).map(({ state }) => state),
   };
 }
+
+const overAll = (pictures: Watching['pictures']): Lights => ({
+  strongest: brightestOf(pictures.map(({ lights }) => lights.strongest)),
+  colour: brightestOf(pictures.map(({ lights }) => lights.colour)),
+});
 
 function changeOf(
   shown: Shown | null,
@@ -133,24 +152,23 @@ function changeOf(
     return { text: '', since: dark.at, plusMinus: lastLit ? (dark.at - lastLit.at) / 2 : null };
   }
   if (text === shown?.text) return null;
-  const reads = frames.flatMap(({ at: when, seen }) => (seen.kind === 'read' ? [{ when, seen }] : []));
+  const reads = frames.flatMap(({ at: when, from: since, seen }) =>
+    seen.kind === 'read' ? [{ when, since, seen }] : [],
+  );
   // The first picture of it after the last that shows what it does not hold.
   let first = reads.findLastIndex(({ seen }) => seen.text === text);
   const whole = reads[first]!.seen.digits;
   for (let i = first - 1; i >= 0; i -= 1) {
     const { seen } = reads[i]!;
     if (seen.text === text) first = i;
-    else if (!isPart(seen.digits, whole)) break;
+    else if (!within(seen.digits, whole)) break;
   }
   const earlier = reads[first - 1];
   const from = reads[first]!.when;
   return earlier && shown
-    ? { text, since: (earlier.when + from) / 2, plusMinus: (from - earlier.when) / 2 }
+    ? { text, since: (earlier.since + from) / 2, plusMinus: (from - earlier.since) / 2 }
     : { text, since: from, plusMinus: null };
 }
-
-const isPart = (part: readonly Digit[], whole: readonly Digit[]): boolean =>
-  part.every(({ pattern }, i) => (pattern & ~(whole.at(i - part.length)?.pattern ?? 0)) === 0);
 
 /** Watching with one lamp more, touched at a point of the picture; unchanged while no display is found. */
 export function withLamp(watching: Watching, id: string, x: number, y: number, at: number): Watching {

@@ -1,6 +1,7 @@
 import type { Light } from '../light/index.ts';
 import { clarityOf } from './clarity.ts';
-import type { Pose } from './pose.ts';
+import { OUTSIDE, beside } from './levels.ts';
+import { MAX_DIGITS, moved, type Pose } from './pose.ts';
 import type { Row } from './rows.ts';
 
 /** A pose that may be right, and what speaks for it. */
@@ -11,7 +12,6 @@ export interface Candidate {
 
 /** How far the middle lines of the upper and lower segments may lie within what is lit, in heights of it. */
 const WITHIN = [0.03, 0.07, 0.11] as const;
-const MAX_DIGITS = 6;
 
 /** Every size, distance and width of digits on a row, with what it is worth there. */
 export function candidatesOn(row: Row): readonly Candidate[] {
@@ -52,16 +52,10 @@ const best = (all: readonly Candidate[], count: number): readonly Candidate[] =>
 
 function inPicture(pose: Pose, from: Row['from']): Pose {
   const { corners } = pose;
-  const [a, b, c, d] = [
-    from(corners[0], corners[1]),
-    from(corners[2], corners[3]),
-    from(corners[4], corners[5]),
-    from(corners[6], corners[7]),
-  ];
-  return {
-    ...pose,
-    corners: [...a, ...b, ...c, ...d].map((value) => value - 0.5) as unknown as Pose['corners'],
-  };
+  return moved(pose, (_, i) => {
+    const along = i - (i % 2);
+    return from(corners[along]!, corners[along + 1]!)[i % 2]! - 0.5;
+  });
 }
 
 /** One look at the middle of each segment, one at the dark on either side: enough to tell which sizes are worth a nearer look. */
@@ -87,13 +81,12 @@ function roughWorth(
     const middle = left + wide / 2;
     const [upper, lower] = [y0 + height / 4, y0 + (3 * height) / 4];
     const [holeAbove, holeBelow] = [look(middle, upper), look(middle, lower)];
-    const held = (level: number, inside: number, outside: number) =>
-      level - (outside > inside ? inside : (inside + outside) / 2);
+    const held = (level: number, inside: number, outside: number) => level - beside(inside, outside);
     levels.push(
-      held(look(middle, y0), holeAbove, look(middle, y0 - 0.2 * height)),
+      held(look(middle, y0), holeAbove, look(middle, y0 - OUTSIDE * height)),
       held(look(right, upper), holeAbove, look(right + aside, upper)),
       held(look(right, lower), holeBelow, look(right + aside, lower)),
-      held(look(middle, y0 + height), holeBelow, look(middle, y0 + 1.2 * height)),
+      held(look(middle, y0 + height), holeBelow, look(middle, y0 + (1 + OUTSIDE) * height)),
       held(look(left, lower), holeBelow, look(left - aside, lower)),
       held(look(left, upper), holeAbove, look(left - aside, upper)),
       held(look(middle, y0 + height / 2), holeAbove, holeBelow),

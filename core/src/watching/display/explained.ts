@@ -3,8 +3,8 @@ import type { Light } from '../light/index.ts';
 import type { Blob } from './blobs.ts';
 import { aspectOf, heightOf, planeOf, projection, type Pose, type ToPicture } from './pose.ts';
 
-/** A segment is as thick as the lit points over the length of the lit segments say; what is further off than this share of it is no segment. */
-const HALF_SEGMENT = 0.68;
+/** A segment is as thick as the lit points over the length of the lit segments say; what is further off its middle line than half of it, and this share more, or so many points, is no segment. */
+const EDGE = { share: 0.18, points: 0.8 } as const;
 /** The segments of two digits are further apart than this many times their thickness. */
 const APART = 1.25;
 /** From where to where the segments run: along and down, in widths of a digit and heights. */
@@ -77,7 +77,10 @@ const gapOf = (pose: Pose): number => (heightOf(pose) * aspectOf(pose) * (1 - po
 function maskOf(light: Light, pose: Pose, digits: readonly Digit[], thickness: number): Uint8Array {
   const mask = new Uint8Array(light.width * light.height);
   const to = projection(pose);
-  const reach = Math.min(0.15 * heightOf(pose), Math.max(1, HALF_SEGMENT * thickness));
+  const reach = Math.min(
+    0.15 * heightOf(pose),
+    thickness / 2 + Math.max(EDGE.share * thickness, EDGE.points),
+  );
   const { width } = pose;
   for (const [i, { pattern, point }] of digits.entries()) {
     for (const [segment, [x0, y0, x1, y1]] of RUNS.entries())

@@ -1,13 +1,13 @@
 import { textOf, type Digit } from '../characters/index.ts';
-import type { Light, Lights } from '../light/index.ts';
+import { softened, type Light, type Lights } from '../light/index.ts';
 import { blobsOf, groupsOf, litPoints, type Blob } from './blobs.ts';
 import { candidatesOn } from './candidates.ts';
 import { directionsOf } from './directions.ts';
 import { explainedBy } from './explained.ts';
-import { ASPECT, fitPose } from './fitPose.ts';
+import { ASPECT, fitPose, FINE_STEPS, ROUGH_STEPS } from './fitPose.ts';
 import { aspectOf, heightOf, type Pose } from './pose.ts';
 import { rowsOf } from './rows.ts';
-import { decideWhole } from './whole.ts';
+import { decideWhole } from './decideWhole.ts';
 
 /** A display that was found, and what it shows there. */
 export interface Found extends Read {
@@ -43,6 +43,8 @@ const FITTED = 10;
 /** At least this much of the light must be explained, and this much more than by anything that would read otherwise. */
 const EXPLAINED = 0.9;
 const CLEARER = 0.12;
+/** Thin segments are fitted out of focus first, by this share of the group's height: from beside them no step of the fit would find back. */
+const SOFT = 0.05;
 
 /**
  * Looks for a lit display in a picture: groups of light, upright and level by the directions of their edges, on which every size, distance and width
@@ -73,13 +75,17 @@ function inGroup(light: Light, lit: Uint8Array, group: readonly Blob[]): Read | 
   const candidates = rowsOf(light, lit, group, directions)
     .flatMap(candidatesOn)
     .sort((a, b) => b.worth - a.worth);
-  const kept: Pose[] = [];
-  for (const { pose } of candidates) {
-    if (kept.length >= FITTED) break;
-    if (!kept.some((other) => alike(other, pose))) kept.push(pose);
-  }
-  const read = kept
-    .map((pose) => readAt(light, lit, fitPose(light, pose), group))
+  const kept = unlike(
+    candidates.map(({ pose }) => pose),
+    FITTED,
+  );
+  const soft = softened(light, (box.bottom - box.top) * SOFT);
+  const near = unlike(
+    kept.map((pose) => fitPose(soft, pose, ROUGH_STEPS)),
+    FITTED,
+  );
+  const read = near
+    .map((pose) => readAt(light, lit, fitPose(light, pose, FINE_STEPS), group))
     .filter((one) => one !== null)
     .sort((a, b) => clear(b) - clear(a));
   const first = read[0];
@@ -99,6 +105,16 @@ function boxOf(group: readonly Blob[]): Blob {
     bottom: Math.max(...group.map((blob) => blob.bottom)),
     points: group.reduce((sum, blob) => sum + blob.points, 0),
   };
+}
+
+/** The first of them, each unlike those before. */
+function unlike(poses: readonly Pose[], most: number): readonly Pose[] {
+  const kept: Pose[] = [];
+  for (const pose of poses) {
+    if (kept.length >= most) break;
+    if (!kept.some((other) => alike(other, pose))) kept.push(pose);
+  }
+  return kept;
 }
 
 const alike = (one: Pose, other: Pose): boolean => {

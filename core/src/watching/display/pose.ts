@@ -10,6 +10,15 @@ export interface Pose {
   readonly width: number;
 }
 
+/** No control shows more. Common practice. */
+export const MAX_DIGITS = 6;
+
+/** A pose with each number of its corners (0 to 7: along and down by turns) put to another place. */
+export const moved = (pose: Pose, to: (value: number, i: number) => number): Pose => ({
+  ...pose,
+  corners: pose.corners.map(to) as unknown as Pose['corners'],
+});
+
 /** From a digit on the display to the picture. Along: 1 is the distance from one digit to the next; down: 1 is the height. */
 export type ToPicture = (along: number, down: number) => readonly [number, number];
 

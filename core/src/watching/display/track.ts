@@ -3,9 +3,9 @@ import { cropped, type Light } from '../light/index.ts';
 import { blobsOf, litPoints } from './blobs.ts';
 import { explainedBy } from './explained.ts';
 import { clarityOf } from './clarity.ts';
-import { decideWhole } from './whole.ts';
+import { decideWhole } from './decideWhole.ts';
 import { fitPose } from './fitPose.ts';
-import { heightOf, type Pose } from './pose.ts';
+import { heightOf, moved, type Pose } from './pose.ts';
 
 /** Why a picture is not read. */
 export type WhyNot = 'noDisplay' | 'dark' | 'glare' | 'unsure' | 'moved';
@@ -49,7 +49,7 @@ export function track(light: Light, from: Pose, level: number): Seen {
   return { kind: 'read', text, digits, pose, level: decided.level, margin };
 }
 
-/** How much of the surroundings is looked at, in heights, and how much of the light there must be explained. */
+/** How much of the surroundings is looked at, in heights, and how much of the light there must be explained: less than where it is searched for, since its pose was held by pictures before. */
 const AROUND = 0.45;
 const EXPLAINED = 0.86;
 
@@ -67,10 +67,7 @@ function isExplained(light: Light, pose: Pose, digits: readonly Digit[]): boolea
     Math.max(...ys) + margin,
   );
   const { left, top, light: near } = part;
-  const there = {
-    ...pose,
-    corners: corners.map((value, i) => value - (i % 2 ? top : left)) as unknown as Pose['corners'],
-  };
+  const there = moved(pose, (value, i) => value - (i % 2 ? top : left));
   const lit = litPoints(near, heightOf(pose));
   return explainedBy(near, lit, there, digits, blobsOf(lit, near.width, near.height)) >= EXPLAINED;
 }
@@ -84,8 +81,7 @@ function shifted(light: Light, pose: Pose): Pose {
   let [best, most] = [pose, -Infinity];
   for (const along of SHIFTS)
     for (const down of SHIFTS) {
-      const corners = pose.corners.map((value, i) => value + height * (i % 2 ? down : along));
-      const there = { ...pose, corners: corners as unknown as Pose['corners'] };
+      const there = moved(pose, (value, i) => value + height * (i % 2 ? down : along));
       const clear = clarityOf(light, there);
       if (clear > most) [best, most] = [there, clear];
     }

@@ -62,12 +62,12 @@ export function lightsOf(picture: Picture, width: number): Lights {
 }
 
 /** The light at a point between the pixels; beyond the edge, that of the edge. */
-export const lightAt = ({ width, height, data }: Light, x: number, y: number): number =>
-  between(data, width, height, x, y);
+export const lightAt = (light: Light, x: number, y: number): number =>
+  between(light.data, light.width, light.height, x, y);
 
 /** The strongest colour there. */
-export const strongestAt = ({ width, height, strongest }: Light, x: number, y: number): number =>
-  between(strongest, width, height, x, y);
+export const strongestAt = (light: Light, x: number, y: number): number =>
+  between(light.strongest, light.width, light.height, x, y);
 
 function between(data: Float32Array, width: number, height: number, x: number, y: number): number {
   const cx = x < 0 ? 0 : x > width - 1.001 ? width - 1.001 : x;

@@ -1,8 +1,9 @@
 import { computed } from 'vue';
 import { useDisplay } from '../../shared/display/displayStore.ts';
+import { localSecond } from '../../shared/display/localTime.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useWatch } from '../../shared/watch/watchStore.ts';
-import { clockText, logCsv } from '../../shared/watch/watchWords.ts';
+import { logCsv } from '../../shared/watch/watchWords.ts';
 
 /** Fewer rows tell nothing. */
 const FEWEST = 3;
@@ -19,7 +20,7 @@ export function useWatchedLog() {
     return () =>
       new File(
         [logCsv(rows, unit === 'degF' ? 'F' : 'C')],
-        `display-${clockText(rows[0]!.at).replace(/[ :]/g, '-')}.csv`,
+        `display-${localSecond(new Date(rows[0]!.at).toISOString()).replace(/[ :]/g, '-')}.csv`,
         {
           type: 'text/csv',
         },

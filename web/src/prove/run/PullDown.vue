@@ -51,7 +51,7 @@ async function add() {
 }
 /** What the camera reads is written down while the pull-down runs. */
 const fromCamera = useWatchedReadings(
-  () => (props.editable && start.value ? job.id : null),
+  () => props.editable && start.value !== null,
   (celsius, readAt) => job.write({ kind: 'pullDownReading', readAt, celsius }),
 );
 const remove = (at: string) => job.write({ kind: 'pullDownReading', readAt: at, celsius: null });
@@ -110,7 +110,7 @@ const expected = computed(() => {
         <WatchButton class="mt-2" />
         <label v-if="fromCamera.here.value" class="mt-2 flex min-h-11 items-center gap-2"
           ><input v-model="fromCamera.writes.value" type="checkbox" data-test="watch-pull-down" />Add what the
-          camera reads, at most once a minute</label
+          camera reads, at most once a minute; take this off while the menu is open</label
         >
       </template>
     </template>

@@ -1,17 +1,14 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref } from 'vue';
-import { useJob } from '../../shared/job/useJob.ts';
 import WatchButton from '../../shared/watch/WatchButton.vue';
-import { useWatch } from '../../shared/watch/watchStore.ts';
+import { useWatchHere } from '../../shared/watch/useWatchHere.ts';
 import { sightId, sightWords, type Sight } from '../../shared/watch/watchWords.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
 
 /** A stopwatch that the camera starts and stops: by a lamp, by a text of the display, or by any change of it. */
 const props = defineProps<{ startedAt: string | null }>();
 const emit = defineEmits<{ start: [at: number]; ended: [seconds: number] }>();
-const job = useJob();
-const watching = useWatch();
-const here = computed(() => watching.job === job.id && watching.state === 'on');
+const { watching, isOn } = useWatchHere();
 
 const MAX_TEXTS = 6;
 const sights = computed((): readonly Sight[] => [
@@ -65,7 +62,7 @@ const waitsFor = computed(() =>
 </script>
 
 <template>
-  <WatchButton v-if="!here" />
+  <WatchButton v-if="!isOn" />
   <div v-else class="flex flex-wrap items-end gap-3" data-test="watched-timer">
     <template v-if="waiting">
       <p role="status" class="py-2">{{ waitsFor }}</p>

@@ -3,21 +3,21 @@ import { valueIn } from '@brine/core/foundation/quantities';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 import { useJob } from '../../shared/job/useJob.ts';
-import { useWatch } from '../../shared/watch/watchStore.ts';
+import { useWatchHere } from '../../shared/watch/useWatchHere.ts';
 
 /** Not more often than this: a curve needs no more, and the record stays readable. */
 const EVERY_MS = 60_000;
 
-/** Numbers that the camera reads on the display, handed on as °C with their times while a job is given; null: not now. */
+/** Numbers that the camera reads on the display, handed on as °C with their times while they are wanted. */
 export function useWatchedReadings(
-  wanted: () => string | null,
+  wanted: () => boolean,
   take: (celsius: number, readAt: string) => unknown,
 ) {
   const job = useJob();
   const display = useDisplay();
-  const watching = useWatch();
+  const { watching, isOn } = useWatchHere();
   const writes = ref(true);
-  const here = computed(() => wanted() !== null && watching.job === wanted() && watching.state === 'on');
+  const here = computed(() => wanted() && isOn.value);
   let last = -Infinity;
   // The rows come every few seconds while a number stands.
   watch(

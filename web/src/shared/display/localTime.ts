@@ -15,6 +15,10 @@ export function localTime(iso: string): string {
 /** Date and time on this device's clock, `2026-11-24 08:10`. */
 export const localDateTime = (iso: string): string => `${localDate(iso)} ${localTime(iso)}`;
 
+/** The same with seconds, as files have it: `2026-11-24 08:10:05`. */
+export const localSecond = (iso: string): string =>
+  `${localDateTime(iso)}:${two(new Date(iso).getSeconds())}`;
+
 /** Seconds as a stopwatch shows them, `3:04`. */
 export const stopwatch = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${two(Math.floor(seconds % 60))}`;

@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { computed } from 'vue';
 import { Camera } from '@lucide/vue';
 import { useJob } from '../job/useJob.ts';
 import AppButton from '../ui/AppButton.vue';
-import { useWatch } from './watchStore.ts';
+import { useWatchHere } from './useWatchHere.ts';
 
 /** Lets the phone watch the display of the control, where its readings are wanted. */
 const job = useJob();
-const watching = useWatch();
-const here = computed(() => watching.job === job.id && watching.state !== 'off');
+const { watching, isMine } = useWatchHere();
 </script>
 
 <template>
-  <div v-if="!here" class="flex flex-wrap items-center gap-x-3">
+  <div v-if="!isMine" class="flex flex-wrap items-center gap-x-3">
     <AppButton kind="quiet" data-test="watch-start" @click="watching.start(job.id)">
       <Camera :size="18" aria-hidden="true" />Let the phone watch the display
     </AppButton>

@@ -101,7 +101,6 @@ function touch(event: MouseEvent) {
               class="font-display text-[34px] leading-tight text-[#ffb347]"
               :aria-label="`It shows ${shown}`"
               data-test="watch-text"
-              :data-since="watching.texts.at(-1)?.at"
             >
               {{ shown }}
             </p>

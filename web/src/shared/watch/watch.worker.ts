@@ -9,10 +9,8 @@ import {
 } from '@brine/core/watching/course';
 import { heightOf, projection, type Pose } from '@brine/core/watching/display';
 import { lightsOf } from '@brine/core/watching/light';
-import type { WatchAnswer, WatchRequest } from './watchMessages.ts';
+import { WATCHED_WIDTH, type WatchAnswer, type WatchRequest } from './watchMessages.ts';
 
-/** Points of a row that are looked at: enough for digits of a twelfth of the picture. */
-const WIDTH = 480;
 /** Digits lower than this, in points, are too far away to be sure of. */
 const FAR = 22;
 
@@ -33,7 +31,7 @@ self.addEventListener('message', ({ data: request }: MessageEvent<WatchRequest>)
 });
 
 function answer(picture: Extract<WatchRequest, { kind: 'picture' }>): WatchAnswer {
-  const step = watch(watching, lightsOf(picture, WIDTH), picture.at);
+  const step = watch(watching, lightsOf(picture, WATCHED_WIDTH), picture.at);
   watching = step.watching;
   const { pose, lamps } = watching;
   const why = step.text === null ? whyNotRead(watching) : null;
@@ -45,9 +43,9 @@ function answer(picture: Extract<WatchRequest, { kind: 'picture' }>): WatchAnswe
     lamps: step.lamps,
     corners: pose ? frameOf(pose) : null,
     lampsAt: pose
-      ? lamps.map(({ position, state }) => {
+      ? lamps.map(({ position }) => {
           const [x, y] = lampIn(position, pose);
-          return { id: position.id, x, y, is: state.is };
+          return { id: position.id, x, y };
         })
       : [],
   };

@@ -1,5 +1,8 @@
 import type { LampState, Shown } from '@brine/core/watching/course';
 
+/** Points of a row that are taken and looked at: enough for digits of a twelfth of the picture. */
+export const WATCHED_WIDTH = 480;
+
 /** What the page asks of the worker that reads the display. Times are seconds. */
 export type WatchRequest =
   | {
@@ -32,10 +35,5 @@ export interface WatchAnswer {
   /** Corners of the digits in the picture, four points. */
   readonly corners: readonly number[] | null;
   /** Where each lamp is in the picture. */
-  readonly lampsAt: readonly {
-    readonly id: string;
-    readonly x: number;
-    readonly y: number;
-    readonly is: LampState['is'];
-  }[];
+  readonly lampsAt: readonly { readonly id: string; readonly x: number; readonly y: number }[];
 }

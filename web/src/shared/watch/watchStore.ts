@@ -4,12 +4,10 @@ import { useWakeLock } from '@vueuse/core';
 import { openCamera } from '../camera/openCamera.ts';
 import { newId } from '../outbox/identity.ts';
 import { seenSoFar } from './seenSoFar.ts';
-import type { WatchAnswer, WatchRequest } from './watchMessages.ts';
+import { WATCHED_WIDTH, type WatchAnswer, type WatchRequest } from './watchMessages.ts';
 
 /** Pictures a second at most; the next is taken once the last is read. */
 const RATE = 10;
-/** Size at which pictures are taken. */
-const WIDTH = 480;
 
 /** The phone before a display: camera, worker, and what was read, for one job; it goes on from page to page. Nothing of it leaves the device but what somebody keeps. */
 export const useWatch = defineStore('watch', () => {
@@ -83,7 +81,7 @@ export const useWatch = defineStore('watch', () => {
     const { videoWidth, videoHeight } = video;
     if (videoWidth === 0) return void setTimeout(() => look(mine), 100);
     const [partX, partY] = [videoWidth / zoom.value, videoHeight / zoom.value];
-    picture.width = Math.min(WIDTH, Math.round(partX));
+    picture.width = Math.min(WATCHED_WIDTH, Math.round(partX));
     picture.height = Math.round((picture.width * partY) / partX);
     const context = picture.getContext('2d', { willReadFrequently: true })!;
     context.drawImage(

@@ -1,4 +1,5 @@
 import type { LampState } from '@brine/core/watching/course';
+import { localSecond } from '../display/localTime.ts';
 import type { WhyNotRead } from './watchMessages.ts';
 
 /** What is wrong with the view, and what to do. */
@@ -40,18 +41,12 @@ export const sightWords = (sight: Sight, nameOf: (lamp: string) => string): stri
   return `${nameOf(sight.lamp)} ${does}`;
 };
 
-const two = (number: number): string => String(number).padStart(2, '0');
-
-/** A moment as the clock on the wall shows it here, for files: 2026-12-01 09:05:07. */
-export function clockText(at: number): string {
-  const d = new Date(at);
-  const day = `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
-  return `${day} ${two(d.getHours())}:${two(d.getMinutes())}:${two(d.getSeconds())}`;
-}
-
 /** A log of what was read, a row each time, as a logger would write it. */
 export const logCsv = (
   readings: readonly { readonly at: number; readonly value: number }[],
   degrees: 'C' | 'F',
 ): string =>
-  [`time,air (°${degrees})`, ...readings.map(({ at, value }) => `${clockText(at)},${value}`)].join('\n');
+  [
+    `time,air (°${degrees})`,
+    ...readings.map(({ at, value }) => `${localSecond(new Date(at).toISOString())},${value}`),
+  ].join('\n');

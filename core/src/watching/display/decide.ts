@@ -1,5 +1,5 @@
 import type { Digit } from '../characters/index.ts';
-import type { SegmentLevel, DigitLevels } from './levels.ts';
+import type { DigitLevels, SegmentLevel, Standing } from './levels.ts';
 
 /** What each digit shows, where all of it is sure; else why it is not. */
 export type Decided =
@@ -22,21 +22,20 @@ const SUREST = 0.04;
 const POINT = { lit: 0.4, dark: 0.16 } as const;
 
 /** How much the brightest segments stand out; the second, since one alone may be something else. */
-export function levelOf(levels: readonly DigitLevels[]): number {
+export function levelOf(segments: readonly Standing[]): number {
   let [first, second] = [0, 0];
-  for (const { segments } of levels)
-    for (const { mean } of segments)
-      if (mean > first) [first, second] = [mean, first];
-      else if (mean > second) second = mean;
+  for (const { mean } of segments)
+    if (mean > first) [first, second] = [mean, first];
+    else if (mean > second) second = mean;
   return second > first / 3 ? second : first;
 }
 
 export function decide(levels: readonly DigitLevels[]): Decided {
-  const level = levelOf(levels);
+  const level = levelOf(levels.flatMap(({ segments }) => segments));
   if (level < FAINTEST) return { ok: false, why: 'dark', level };
   let margin = Infinity;
   const digits: Digit[] = [];
-  for (const { segments, point, pointRoom } of levels) {
+  for (const { segments, point, pointRoom, pointAtEdge } of levels) {
     const strongest = Math.max(...segments.map((segment) => segment.mean));
     const own = strongest / level;
     if (own > DIGIT_DARK && own < DIGIT_LIT) return { ok: false, why: 'unsure', level };
@@ -52,7 +51,8 @@ export function decide(levels: readonly DigitLevels[]): Decided {
     }
     const pointShare = point / Math.min(level, pointRoom);
     if (pointRoom < level * GLARE) return { ok: false, why: 'glare', level };
-    if (pointShare > POINT.dark && pointShare < POINT.lit) return { ok: false, why: 'unsure', level };
+    if (pointShare > POINT.dark && (pointShare < POINT.lit || pointAtEdge))
+      return { ok: false, why: 'unsure', level };
     digits.push({ pattern, point: pointShare >= POINT.lit });
   }
   return margin < SUREST ? { ok: false, why: 'unsure', level } : { ok: true, digits, level, margin };

@@ -1,14 +1,12 @@
 import { characterOf } from '../characters/index.ts';
 import type { Light } from '../light/index.ts';
-import { decide, litOf, type Decided } from './decided.ts';
+import { decide, litOf, type Decided } from './decide.ts';
 import { levelsAt } from './levels.ts';
-import { widened, type Pose } from './pose.ts';
+import { MAX_DIGITS, widened, type Pose } from './pose.ts';
 
 /** What a display shows, and where it stands once digits that are lit beside it belong to it. */
 export type DecidedWhole =
   (Extract<Decided, { ok: true }> & { readonly pose: Pose }) | Extract<Decided, { ok: false }>;
-
-const MAX_DIGITS = 6;
 
 /**
  * Reads a display that stands so, and looks at one digit more on either side: a minus or a digit there, dark before, would else be left out of the
