@@ -134,6 +134,7 @@ function endToEnd() {
     BRINE_TEST_DATABASE_URL: cluster.url,
     BRINE_CHROMIUM: chromium.program,
     BRINE_RESULTS: file,
+    ...(options.long && { BRINE_LONG: '1' }),
   };
   const status = runIn(
     process.execPath,

@@ -1,7 +1,9 @@
 import { characterOf } from '../characters/index.ts';
 import type { Light } from '../light/index.ts';
+import { clearest, LEFT, RIGHT } from './clearest.ts';
 import { decide, litOf, type Decided } from './decide.ts';
-import { levelsAt } from './levels.ts';
+import { fitPose } from './fitPose.ts';
+import { levelsAt, type DigitLevels } from './levels.ts';
 import { MAX_DIGITS, widened, type Pose } from './pose.ts';
 
 /** What a display shows, and where it stands once digits that are lit beside it belong to it. */
@@ -15,17 +17,26 @@ export type DecidedWhole =
 export function decideWhole(light: Light, pose: Pose): DecidedWhole {
   const decided = decide(levelsAt(light, pose));
   if (!decided.ok) return decided;
+  const unsure: DecidedWhole = { ok: false, why: 'unsure', level: decided.level };
   const beside = levelsAt(light, widened(pose, 1, 1));
-  let [before, after] = [0, 0];
-  for (const side of ['before', 'after'] as const) {
-    const digit = side === 'before' ? beside[0]! : beside.at(-1)!;
-    const { lit, unsure } = litOf(digit, decided.level);
-    if (lit === 0) continue;
-    if (unsure || characterOf(lit) === null) return { ok: false, why: 'unsure', level: decided.level };
-    if (side === 'before') before = 1;
-    else after = 1;
-  }
-  if (before + after === 0) return { ...decided, pose };
-  if (pose.digits + before + after > MAX_DIGITS) return { ok: false, why: 'unsure', level: decided.level };
-  return decideWhole(light, widened(pose, before, after));
+  const isLit = (digit: DigitLevels): { readonly lit: boolean; readonly sure: boolean } => {
+    const { lit, unsure: doubt } = litOf(digit, decided.level);
+    return { lit: lit !== 0, sure: !doubt && characterOf(lit) !== null };
+  };
+  const [before, after] = [isLit(beside[0]!), isLit(beside.at(-1)!)];
+  if (!before.lit && !after.lit) return { ...decided, pose };
+  const wider = widened(pose, before.lit ? 1 : 0, after.lit ? 1 : 0);
+  if (wider.digits > MAX_DIGITS) return unsure;
+  const isSure = (!before.lit || before.sure) && (!after.lit || after.sure);
+  if (isSure) return decideWhole(light, wider);
+  // Few digits hold the pose of their neighbours badly: it is fitted with all of them.
+  const ends = before.lit === after.lit ? [...LEFT, ...RIGHT] : before.lit ? LEFT : RIGHT;
+  const fitted = fitPose(light, clearest(light, wider, ends));
+  const whole = decide(levelsAt(light, fitted));
+  const added = whole.ok
+    ? [...(before.lit ? [whole.digits[0]!] : []), ...(after.lit ? [whole.digits.at(-1)!] : [])]
+    : [];
+  return added.length > 0 && added.every(({ pattern }) => pattern !== 0 && characterOf(pattern) !== null)
+    ? decideWhole(light, fitted)
+    : unsure;
 }

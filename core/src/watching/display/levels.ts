@@ -29,7 +29,7 @@ const ALONG = [0.28, 0.5, 0.72] as const;
 /** How far above and below the display the dark is taken, in heights. */
 export const OUTSIDE = 0.2;
 /** The point: where it may stand behind its digit (share of the gap between digits), how high, and how far from it the dark is taken. */
-const POINT_ALONG = [0.34, 0.42, 0.5, 0.58, 0.66] as const;
+const POINT_ALONG = [0.34, 0.42, 0.5, 0.58, 0.66, 0.74] as const;
 const POINT_DOWN = [0.94, 1, 1.06] as const;
 const POINT_BESIDE = 0.24;
 /** The dark above it is also taken so far nearer to the digit (share of the gap): the lower corner of a thick segment is no point. */

@@ -2,7 +2,7 @@ import { characterOf, textOf, type Digit } from '../characters/index.ts';
 import { cropped, type Light } from '../light/index.ts';
 import { blobsOf, litPoints } from './blobs.ts';
 import { explainedBy } from './explained.ts';
-import { clarityOf } from './clarity.ts';
+import { clearest } from './clearest.ts';
 import { decideWhole } from './decideWhole.ts';
 import { fitPose } from './fitPose.ts';
 import { heightOf, moved, type Pose } from './pose.ts';
@@ -33,7 +33,7 @@ const GONE = 0.15;
 export function track(light: Light, from: Pose, level: number): Seen {
   const first = decideWhole(light, from);
   if (!first.ok && first.level < GONE * level) return { kind: 'notRead', why: 'dark' };
-  const at = fitPose(light, first.ok ? from : shifted(light, from));
+  const at = fitPose(light, first.ok ? from : clearest(light, from));
   const decided = decideWhole(light, at);
   if (!decided.ok) return { kind: 'notRead', why: decided.level < GONE * level ? 'dark' : decided.why };
   const height = heightOf(from);
@@ -70,20 +70,4 @@ function isExplained(light: Light, pose: Pose, digits: readonly Digit[]): boolea
   const there = moved(pose, (value, i) => value - (i % 2 ? top : left));
   const lit = litPoints(near, heightOf(pose));
   return explainedBy(near, lit, there, digits, blobsOf(lit, near.width, near.height)) >= EXPLAINED;
-}
-
-/** How far a hand's touch moves a phone between two pictures, in heights: tried there and back, along and down. */
-const SHIFTS = [-0.16, -0.08, 0, 0.08, 0.16] as const;
-
-/** The pose moved to where its segments are clearest: from beside its segments no fit finds back. */
-function shifted(light: Light, pose: Pose): Pose {
-  const height = heightOf(pose);
-  let [best, most] = [pose, -Infinity];
-  for (const along of SHIFTS)
-    for (const down of SHIFTS) {
-      const there = moved(pose, (value, i) => value + height * (i % 2 ? down : along));
-      const clear = clarityOf(light, there);
-      if (clear > most) [best, most] = [there, clear];
-    }
-  return best;
 }
