@@ -22,6 +22,7 @@ export const coreRooms = {
   'controllers/pages': ['foundation/statistics'],
   'controllers/interrupted': ['controllers/definitions', 'controllers/panel'],
   'controllers/panel': ['controllers/definitions', 'foundation/quantities'],
+  'controllers/registers': ['controllers/definitions', 'foundation/quantities'],
   'controllers/showing': ['controllers/definitions', 'controllers/panel'],
   'controllers/suggest': ['controllers/definitions', 'foundation/quantities', 'foundation/settings'],
   'controllers/translate': [
@@ -289,6 +290,14 @@ export const coreRooms = {
     'foundation/settings',
     'machines/box',
     'machines/simulation',
+  ],
+  'practice/standIn': [
+    'controllers/definitions',
+    'controllers/panel',
+    'controllers/registers',
+    'machines/box',
+    'machines/simulation',
+    'practice/drills',
   ],
   'record/entries': [],
   'record/fold': ['record/entries', 'record/kinds'],

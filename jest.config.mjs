@@ -27,6 +27,7 @@ export default {
   projects: [
     project('core', { roots: ['<rootDir>/core/src', '<rootDir>/core/tests'] }),
     project('contract'),
+    project('bus'),
     project('cli'),
     project('server'),
     project('web', {

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { spawn, spawnSync } from 'node:child_process';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
-import { ensureNgspice } from './lib/ngspice.mjs';
+import { ensureDebianProgram } from './lib/debianProgram.mjs';
 import { ensurePackages } from './lib/npm.mjs';
 import { readOptions } from './lib/options.mjs';
 import { startCluster, throwAwayFolder } from './lib/postgres.mjs';
@@ -35,7 +35,9 @@ let failed = 0;
 
 await orFail(ensurePackages);
 const chromium = all || options.e2e ? await orFail(ensureChromium) : null;
-const ngspice = all || options.unit || options.fuzz ? await orFail(ensureNgspice) : null;
+const unit = all || options.unit || options.fuzz;
+const ngspice = unit ? await orFail(() => ensureDebianProgram('ngspice')) : null;
+const mbpoll = unit ? await orFail(() => ensureDebianProgram('mbpoll')) : null;
 const clusterFolder = throwAwayFolder('test');
 const cluster = await orFail(() => startCluster(clusterFolder));
 process.on('SIGINT', () => finish(130));
@@ -116,6 +118,8 @@ function jest(only, env = {}) {
     BRINE_TEST_PG_BIN: cluster.postgres.bin,
     BRINE_NGSPICE: ngspice.program,
     BRINE_NGSPICE_LIBRARIES: ngspice.env.LD_LIBRARY_PATH ?? '',
+    BRINE_MBPOLL: mbpoll.program,
+    BRINE_MBPOLL_LIBRARIES: mbpoll.env.LD_LIBRARY_PATH ?? '',
     ...(options.long && { BRINE_LONG: '1' }),
     ...env,
   });

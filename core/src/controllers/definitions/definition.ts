@@ -1,4 +1,5 @@
 import type { Panel } from './panelGrammar.ts';
+import type { Register, RegisterCheck } from './register.ts';
 import type { SettingId, SettingValue } from '../../foundation/settings/index.ts';
 
 export const CONTROLLER_FORMAT = 'brine-dial/controller@1';
@@ -172,7 +173,10 @@ export interface ControllerDefinition {
   readonly onUnitChange?: string;
   /** True where any relay may be given any duty. */
   readonly relayDutiesFree?: boolean;
-  /** The bus it may be read over, as written. */
+  /** What it tells and takes over its bus, and by which register it is told from others there. */
+  readonly registers?: readonly Register[];
+  readonly registerCheck?: RegisterCheck;
+  /** The bus as older files have it. */
   readonly bus?: object;
   /** What it was written down from in this application: the pasted text and what was told of it, kept for the next version. */
   readonly writing?: { readonly text?: string };

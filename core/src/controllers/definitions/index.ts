@@ -51,6 +51,14 @@ export {
   type PanelKey,
   type Press,
 } from './panelGrammar.ts';
+export {
+  type Register,
+  type RegisterCheck,
+  type RegisterFunction,
+  type RegisterReading,
+  registerReadings,
+  type RegisterType,
+} from './register.ts';
 export { corrected, type Correction, proposedCorrection } from './correction.ts';
 export { codesOf, mainMenuOf, panelOf } from './panelOf.ts';
 export { readSheet, type SheetRow } from './sheet.ts';

@@ -13,7 +13,7 @@ export { presentValues } from './present.ts';
 export { readController } from './reach.ts';
 export { printValue, shows } from './shows.ts';
 export { turnedValue } from './turned.ts';
-export { setsDisplay } from './values.ts';
+export { setsDisplay, store } from './values.ts';
 export { deedName, deedWords, namedDeeds } from './words/deedWords.ts';
 export { panelWords } from './words/menuWords.ts';
 export { strokeSentence, strokeWords, type StrokeWords } from './words/strokeWords.ts';

@@ -8,6 +8,7 @@ export { replay, type Replayed } from './replay.ts';
 export {
   type Fault,
   type FaultKind,
+  faultKinds,
   type PlantKind,
   plantKindOf,
   readScenario,

@@ -28,6 +28,9 @@ const commands: Readonly<Record<string, Command['does']>> = {
   standbyOff: 'standbyOff',
 };
 
+/** What of a panel the unit behind it looks at and changes. */
+type Behind = Pick<PanelState, 'memory' | 'deeds' | 'condition'>;
+
 /** What is to be seen at the unit, apart from the panel. */
 export interface AtTheUnit {
   readonly compressor: boolean;
@@ -75,7 +78,7 @@ export class UnitBehind {
   }
 
   /** Lets seconds pass at the unit and returns the panel with the condition that follows. */
-  pass(state: PanelState, seconds: number): PanelState {
+  pass<S extends Behind>(state: S, seconds: number): S {
     this.obey(state);
     for (let i = 0; i < seconds; i += 1) {
       this.run.second(this.now);
@@ -128,6 +131,33 @@ export class UnitBehind {
     };
   }
 
+  /** What the control itself reads, in °C, NaN of a probe that failed or is not there; its phase (0 regulates, 1 defrosts, 2 drains); and what it switches. */
+  get readings(): {
+    readonly air: number;
+    readonly coil: number;
+    readonly secondCoil: number;
+    readonly product: number;
+    readonly phase: number;
+    readonly compressor: boolean;
+    readonly fan: boolean;
+    readonly defrost: boolean;
+    readonly alarm: boolean;
+  } {
+    const { control, box } = this.run.standing;
+    const { compressor, fan, defrost, alarm } = control.out;
+    return {
+      air: control.air.value,
+      coil: control.coil.value,
+      secondCoil: control.coil2.value,
+      product: box.productSlow,
+      phase: ['regulate', 'defrost', 'drain'].indexOf(control.phase),
+      compressor,
+      fan,
+      defrost,
+      alarm,
+    };
+  }
+
   /** Relays as the control holds them. */
   get outputs(): {
     readonly compressor: boolean;
@@ -138,7 +168,7 @@ export class UnitBehind {
     return this.run.standing.control.out;
   }
 
-  private obey(state: PanelState): void {
+  private obey(state: Behind): void {
     const given = state.deeds
       .slice(this.deeds)
       .flatMap((does) => (commands[does] ? [{ does: commands[does] } as Command] : []));

@@ -4,6 +4,7 @@ import type { ControllerDefinition } from '../definition.ts';
 import { addValueFault, checkChoice, checkNumber } from './checkEncoding.ts';
 import { checkHardware } from './checkHardware.ts';
 import { checkPanel } from './checkPanel.ts';
+import { checkRegisters } from './checkRegisters.ts';
 import { checkVisibility } from './checkVisibility.ts';
 import { Faults, isRecord, shown, type DefinitionFault } from './fault.ts';
 
@@ -26,6 +27,7 @@ export function checkDefinition(data: unknown): readonly DefinitionFault[] {
   checkFixed(definition, parameters, faults);
   checkPresets(definition, codes, faults);
   checkHardware(definition, codes, faults);
+  checkRegisters(definition, codes, faults);
   checkPanel(definition, codes, faults);
   return faults.list;
 }

@@ -1,0 +1,1 @@
+export { serve, type ServeOptions, type Serving } from './serve.ts';
