@@ -482,6 +482,7 @@ export const webRooms = {
   people: ['shared/company', 'shared/mount', 'shared/api', 'shared/session', 'shared/ui'],
   practice: ['shared/bench', 'shared/job', 'shared/ui'],
   program: [
+    'program/bus',
     'program/fans',
     'program/forecast',
     'program/interrupted',
@@ -497,6 +498,7 @@ export const webRooms = {
     'shared/ui',
     'shared/watch',
   ],
+  'program/bus': ['shared/bus', 'shared/job', 'shared/ui'],
   'program/fans': ['shared/display', 'shared/job', 'shared/session', 'shared/strip', 'shared/ui', 'workers'],
   'program/forecast': [
     'shared/display',
@@ -578,6 +580,7 @@ export const webRooms = {
     'shared/session',
     'shared/ui',
   ],
+  'shared/bus': ['shared/api', 'shared/job', 'shared/ui'],
   'shared/cabinet': ['shared/display', 'shared/ui', 'shared/watch'],
   'shared/circuit': [],
   'shared/camera': [],
@@ -624,7 +627,15 @@ export const webRooms = {
   'shared/waitingLogs': ['shared/mount', 'shared/device'],
   'shared/watch': ['shared/camera', 'shared/display', 'shared/job', 'shared/outbox', 'shared/ui'],
   signin: ['shared/mount', 'shared/api', 'shared/display', 'shared/outbox', 'shared/session', 'shared/ui'],
-  survey: ['shared/cabinet', 'shared/display', 'shared/job', 'shared/jump', 'shared/session', 'shared/ui'],
+  survey: [
+    'shared/cabinet',
+    'shared/display',
+    'shared/job',
+    'shared/jump',
+    'shared/session',
+    'shared/ui',
+    'shared/bus',
+  ],
   units: [
     'shared/mount',
     'shared/api',

@@ -15,6 +15,7 @@ import { keptEntries } from './keptEntries.e2e.ts';
 import { clearedStorage, newProgram, offlineStart, offlineVisit, twoPhones } from './offline.e2e.ts';
 import { logAway } from './logAway.e2e.ts';
 import { bookletPdf, bookletPhoto } from './bookletFiles.e2e.ts';
+import { overTheBus } from './overTheBus.e2e.ts';
 import { ownBox } from './ownBox.e2e.ts';
 import { ownControl } from './ownControl.e2e.ts';
 import { ownSurvey } from './ownSurvey.e2e.ts';
@@ -64,6 +65,7 @@ const tests = [
   watchedDisplay,
   displaysOfOthers,
   othersBeforeTheCamera,
+  overTheBus,
   damagedBackups,
   logAway,
   conflict,

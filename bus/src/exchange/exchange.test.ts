@@ -131,6 +131,27 @@ describe('written', () => {
       { faults: ['lock=t1'] },
     ));
 
+  test('a display that keeps its °C is given no numbers of °F', () => {
+    const [unit, fahrenheit] = unitCode('fahrenheit');
+    return onLine(
+      async (trial) => {
+        const { written, memory } = await write(trial, [
+          [unit, fahrenheit],
+          ['t1', 36.5],
+        ]);
+        expect(written[0]).toMatchObject({ code: unit, is: 'refused' });
+        const setpoint = written.find(({ code }) => code === 't1')!;
+        expect(setpoint).toMatchObject({
+          is: 'refused',
+          why: expect.stringContaining('would stand for another one'),
+        });
+        // What the machine works with is what it was: 36.5 would have been a hot cupboard.
+        expect(memory).toEqual(fullMemory(definition, new Map()));
+      },
+      { faults: [`lock=${unit}`] },
+    );
+  });
+
   test('a device that restarts in the middle: what stands is not guessed, the rest is not reached', () =>
     onLine(async (trial) => {
       const before = await readFound(trial.line, 1, definition);

@@ -1,3 +1,3 @@
-export { checkDevice, type Progress, readFound, type ReadFound } from './readFound.ts';
-export { type BusReadings, readReadings } from './readings.ts';
-export { type Written, writeValues } from './write.ts';
+export { readFound } from './readFound.ts';
+export { readReadings } from './readings.ts';
+export { writeValues } from './write.ts';

@@ -22,6 +22,8 @@ export type Written =
 
 /** After a silence a write is tried again so often, when reading back shows that it was not taken. */
 const WRITE_AGAIN = 1;
+const OTHER_DISPLAY =
+  'Not written: the display did not take its unit or its tenths, and this number would stand for another one.';
 
 /**
  * Writes values in the order given and reads each back. A write that gets no answer is read back before it is tried again, so that nothing is written twice without need. When the line
@@ -37,6 +39,10 @@ export async function writeValues(
 ): Promise<readonly Written[]> {
   const told: Written[] = [];
   const values = new Map(standing);
+  const planned = displayOf(
+    definition,
+    new Map([...standing, ...writes.map(({ code, value }) => [code, value] as const)]),
+  );
   let silent = false;
   for (const [i, write] of writes.entries()) {
     const { code, value } = write;
@@ -45,6 +51,13 @@ export async function writeValues(
       continue;
     }
     const display = displayOf(definition, values);
+    const isNumber = parameterOf(definition, code)?.encoding.type === 'number';
+    if (isNumber && (display.unit !== planned.unit || display.decimal !== planned.decimal)) {
+      // Its words are those of the planned display: here they would stand for another temperature.
+      told.push({ code, is: 'refused', value, why: OTHER_DISPLAY });
+      progress(i + 1, writes.length);
+      continue;
+    }
     const written = await writeOne(line, unit, definition, write, display);
     told.push(written);
     if (written.is === 'written') values.set(code, value);

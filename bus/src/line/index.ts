@@ -1,2 +1,2 @@
-export { type FailureKind, LineFailure } from './failure.ts';
-export { Line, type LineAddress, type LineOptions } from './line.ts';
+export { LineFailure } from './failure.ts';
+export { Line, type LineOptions } from './line.ts';

@@ -1,1 +1,1 @@
-export { serve, type ServeOptions, type Serving } from './serve.ts';
+export { serve, type Serving } from './serve.ts';

@@ -1,4 +1,4 @@
-import { code, oneOf, text, anyText, LONGEST_CODE, LONGEST_TEXT } from '../fields/index.ts';
+import { code, oneOf, text, anyText, LONGEST_CODE, LONGEST_NAME, LONGEST_TEXT } from '../fields/index.ts';
 import { entry, type BodyOf } from './entry.ts';
 import { codeValue } from './shared/codeValue.ts';
 
@@ -13,6 +13,9 @@ export const keyed = entry('keyed', {
       state === 'showsElse' ? field.required('expected what it shows') : field,
     ),
   why: anyText(LONGEST_TEXT).optional(),
+  /** Written over the control’s bus and read back, not keyed; and who stood at the unit. */
+  over: oneOf(['bus']).optional(),
+  atUnit: text(LONGEST_NAME).optional(),
 });
 
 export type Keyed = BodyOf<typeof keyed>;

@@ -1,5 +1,6 @@
 import type { RouteName } from '../paths/index.ts';
 import { authRoutes } from './auth.ts';
+import { busRoutes } from './bus.ts';
 import { calendarRoutes } from './calendars.ts';
 import { companyRoutes } from './company.ts';
 import { controllerRoutes } from './controllers.ts';
@@ -30,6 +31,7 @@ export const api = {
   ...pictureRoutes,
   ...practiceRoutes,
   ...reviewRoutes,
+  ...busRoutes,
   ...workRoutes,
   ...sheetRoutes,
   ...logRoutes,

@@ -4,7 +4,7 @@ import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, flag, list, said } from './views.ts';
 
-export const workKinds = ['review', 'sheets', 'jobFiles', 'report'] as const;
+export const workKinds = ['review', 'sheets', 'jobFiles', 'report', 'busRead', 'busWrite'] as const;
 export type WorkKind = (typeof workKinds)[number];
 
 export const workStates = ['waiting', 'running', 'done', 'failed', 'stopped'] as const;
@@ -29,7 +29,7 @@ export const work = object({
   mayStop: flag(),
 });
 export type Work = DeepReadonly<InferType<typeof work>>;
-const answersWork = object({ work: work.required() });
+export const answersWork = object({ work: work.required() });
 
 export const workRoutes = {
   works: contract({
@@ -61,6 +61,7 @@ export const workRoutes = {
       'application/zip',
       'application/pdf',
       'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+      'application/json',
     ],
   }),
   startSheets: contract({

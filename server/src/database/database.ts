@@ -2,6 +2,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { attemptRepository } from '../auth/attempt.repository.ts';
 import { sessionRepository } from '../auth/session.repository.ts';
 import { ticketRepository } from '../auth/ticket.repository.ts';
+import { busLineRepository } from '../bus/busLine.repository.ts';
 import { calendarFeedRepository } from '../calendars/calendarFeed.repository.ts';
 import { companyRepository } from '../company/company.repository.ts';
 import { controllerRepository } from '../controllers/controller.repository.ts';
@@ -38,6 +39,7 @@ export function repositoriesOn(em: EntityManager) {
     pictures: pictureRepository(em),
     logs: logRepository(em),
     shares: shareRepository(em),
+    busLines: busLineRepository(em),
     work: workRepository(em),
     reviews: reviewRepository(em),
     calendarFeeds: calendarFeedRepository(em),

@@ -1,3 +1,4 @@
+import { busLineEntity } from '../bus/busLine.entity.ts';
 import { calendarFeedEntity } from '../calendars/calendarFeed.entity.ts';
 import { companyEntity } from '../company/company.entity.ts';
 import { controllerEntity } from '../controllers/controller.entity.ts';
@@ -36,5 +37,6 @@ export const entities = [
   logEntity,
   shareEntity,
   workEntity,
+  busLineEntity,
   calendarFeedEntity,
 ];

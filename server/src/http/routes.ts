@@ -1,4 +1,5 @@
 import { authRoutes } from '../auth/auth.routes.ts';
+import { busRoutes } from '../bus/bus.routes.ts';
 import { calendarRoutes } from '../calendars/calendars.routes.ts';
 import { changeRoutes } from '../changes/changes.routes.ts';
 import { companyRoutes } from '../company/company.routes.ts';
@@ -35,6 +36,7 @@ export const routes: readonly ServedRoute[] = [
   ...logRoutes,
   ...shareRoutes,
   ...exportRoutes,
+  ...busRoutes,
   ...workRoutes,
   ...changeRoutes,
   ...calendarRoutes,

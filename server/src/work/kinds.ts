@@ -1,4 +1,6 @@
 import type { WorkKind } from '@brine/contract/routes';
+import { readOverBus } from '../bus/busRead.work.ts';
+import { writeOverBus } from '../bus/busWrite.work.ts';
 import { writeJobFiles } from '../exports/jobFiles.work.ts';
 import { makeReport } from '../reports/report.work.ts';
 import { reviewUnits } from '../reviews/review.work.ts';
@@ -11,4 +13,6 @@ export const workKinds: Readonly<Record<WorkKind, DoWork>> = {
   sheets: makeSheets,
   jobFiles: writeJobFiles,
   report: makeReport,
+  busRead: readOverBus,
+  busWrite: writeOverBus,
 };

@@ -10,6 +10,7 @@ const mediaTypes: Readonly<Record<string, string>> = {
   pdf: 'application/pdf',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
   zip: 'application/zip',
+  json: 'application/json',
 };
 const mediaTypeOf = (name: string) => mediaTypes[name.split('.').at(-1)!] ?? 'application/octet-stream';
 

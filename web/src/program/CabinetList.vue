@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { printShown } from '@brine/core/record/handover';
 import { useJob } from '../shared/job/useJob.ts';
+import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import GraveLosses from './GraveLosses.vue';
 import BrokenOffLine from './interrupted/BrokenOffLine.vue';
@@ -10,8 +11,10 @@ import type { Cabinet } from './useCabinet.ts';
 
 /** The codes on a phone: how far it is, each with what it is set to; any opens cabinet mode. */
 const props = defineProps<{ cabinet: Cabinet; interrupted: Interrupted }>();
-const emit = defineEmits<{ open: [code: string | null] }>();
+const emit = defineEmits<{ open: [code: string | null]; bus: [] }>();
 const job = useJob();
+const session = useSession();
+const hasBus = computed(() => job.replacement.value?.registers?.some(({ writable }) => writable) ?? false);
 const display = computed(() => job.program.value.display!);
 const marks = { keyed: '✓', byPreset: '✓', skipped: '–', showsElse: '≠', open: '○' } as const;
 const words = computed(
@@ -35,6 +38,9 @@ const words = computed(
           ? 'Leave the menu'
           : `Cabinet mode: go on at ${cabinet.current.value?.code ?? ''}`
       }}</AppButton
+    >
+    <AppButton v-if="hasBus && session.mayWrite" wide data-test="write-by-bus" @click="emit('bus')"
+      >Write over the bus</AppButton
     >
     <ul class="border-t border-ink">
       <li v-for="row in cabinet.rows.value" :key="row.code" class="border-b border-hairline">

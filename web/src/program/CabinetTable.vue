@@ -18,7 +18,8 @@ import type { Strokes } from './useStrokes.ts';
 const props = defineProps<{ cabinet: Cabinet; strokes: Strokes; interrupted: Interrupted }>();
 const job = useJob();
 const session = useSession();
-const emit = defineEmits<{ ask: []; mode: []; atRest: [] }>();
+const emit = defineEmits<{ ask: []; mode: []; atRest: []; bus: [] }>();
+const hasBus = computed(() => job.replacement.value?.registers?.some(({ writable }) => writable) ?? false);
 const display = computed(() => job.program.value.display!);
 const groups = computed(() => {
   const list: { title: string; rows: ProgramRow[] }[] = [];
@@ -114,6 +115,7 @@ async function show(row: ProgramRow | null) {
         · Enter</AppButton
       >
       <AppButton data-test="shows-else" @click="emit('ask')">Shows something else, or skip</AppButton>
+      <AppButton v-if="hasBus" data-test="write-by-bus" @click="emit('bus')">Write over the bus</AppButton>
       <span class="flex-1"></span>
       <AppButton kind="quiet" data-test="open-mode" @click="emit('mode')">Cabinet mode · m</AppButton>
     </div>

@@ -9,6 +9,7 @@ import CabinetTable from './CabinetTable.vue';
 import { useInterrupted } from './interrupted/useInterrupted.ts';
 import WhatWasKept from './interrupted/WhatWasKept.vue';
 import ShowsElse from './ShowsElse.vue';
+import WriteOverBus from './bus/WriteOverBus.vue';
 import { useCabinet } from './useCabinet.ts';
 import { useStrokes } from './useStrokes.ts';
 import { useNarrow } from '../shared/ui/useNarrow.ts';
@@ -25,6 +26,8 @@ const narrow = useNarrow();
 const mode = ref(narrow.value);
 /** The display shows something else than it must; or the code is left out. */
 const asking = ref(false);
+/** Values go over the control’s bus, where it has one. */
+const writing = ref(false);
 // What others keyed is known once the job is here.
 watch(job.loaded, (here) => here && session.mayWrite && void interrupted.look(), { immediate: true });
 /** The menu has closed: where it drops what was not saved, that is asked after. */
@@ -55,7 +58,14 @@ useKeys([
 </script>
 
 <template>
-  <CabinetList v-if="narrow" v-bind="$attrs" :cabinet="cabinet" :interrupted="interrupted" @open="open" />
+  <CabinetList
+    v-if="narrow"
+    v-bind="$attrs"
+    :cabinet="cabinet"
+    :interrupted="interrupted"
+    @open="open"
+    @bus="writing = true"
+  />
   <CabinetTable
     v-else
     v-bind="$attrs"
@@ -64,6 +74,7 @@ useKeys([
     :interrupted="interrupted"
     @ask="asking = true"
     @mode="open(null)"
+    @bus="writing = true"
     @at-rest="atRest"
   />
   <CabinetMode
@@ -76,6 +87,7 @@ useKeys([
     @close="mode = false"
   />
   <WhatWasKept v-if="interrupted.isOpen.value" :interrupted="interrupted" @taken="strokes.standAt" />
+  <WriteOverBus v-if="writing" @close="writing = false" />
   <ShowsElse
     v-if="asking && cabinet.current.value"
     :row="cabinet.current.value"

@@ -8,6 +8,7 @@ import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import FoundRow from './FoundRow.vue';
 import ReadBack from './ReadBack.vue';
+import ReadOverBus from './ReadOverBus.vue';
 import { droppedSheet, looksLikeSheet, pastedSheet, type PastedSheet } from './pasteSheet.ts';
 
 const job = useJob();
@@ -16,6 +17,8 @@ const problem = ref<string | null>(null);
 const over = ref(false);
 const readingBack = ref(false);
 const canReadBack = computed(() => job.old.value !== null && panelOf(job.old.value) !== null);
+const overBus = ref(false);
+const hasBus = computed(() => job.old.value?.registers?.some(({ code }) => code !== undefined) ?? false);
 const chooser = ref<HTMLInputElement | null>(null);
 const sheet = computed(() => foundSheet(job.state.value, job.old.value));
 const values = computed(() => new Map(sheet.value.map((row) => [row.code, row.value])));
@@ -94,7 +97,15 @@ const found = (code: string, value: string) =>
       <AppButton v-if="canReadBack" data-test="read-by-strokes" @click="readingBack = !readingBack">{{
         readingBack ? 'Close the keystrokes' : 'Read by keystrokes'
       }}</AppButton>
+      <AppButton v-if="hasBus" data-test="read-by-bus" @click="overBus = !overBus">{{
+        overBus ? 'Close the bus' : 'Read over the bus'
+      }}</AppButton>
     </div>
+    <ReadOverBus
+      v-if="overBus && hasBus && session.mayWrite"
+      :key="`bus-${job.oldPin.value?.hash}`"
+      class="mb-3"
+    />
     <ReadBack
       v-if="readingBack && canReadBack && session.mayWrite"
       :key="job.oldPin.value?.hash"

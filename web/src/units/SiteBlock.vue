@@ -7,6 +7,7 @@ const props = defineProps<{ name: string; site: Site | null; units: readonly Uni
 defineEmits<{
   edit: [];
   labels: [];
+  lines: [];
   archive: [];
   addUnit: [];
   editUnit: [unit: Unit];
@@ -39,6 +40,16 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
           title="A report for the customer, and the sheet of every unit here as one file"
           >Report, sheets</RouterLink
         >
+        <button
+          v-if="session.isLead && !site.archived"
+          type="button"
+          class="link"
+          title="Addresses over which the controls here are read and written"
+          data-test="site-lines"
+          @click="$emit('lines')"
+        >
+          Lines
+        </button>
         <button type="button" class="link" @click="$emit('edit')">Edit</button>
         <button type="button" class="link" @click="$emit('archive')">
           {{ site.archived ? 'Restore' : 'Archive' }}

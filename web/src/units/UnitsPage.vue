@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
 import type { Site, Unit } from '@brine/contract/routes';
 import { messageOf } from '../shared/api/client.ts';
@@ -11,6 +11,7 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 import SearchLine from '../shared/ui/SearchLine.vue';
 import UndoBar from '../shared/ui/UndoBar.vue';
 import { saveLabels } from './labels.ts';
+import LinesDialog from './LinesDialog.vue';
 import SiteDialog from './SiteDialog.vue';
 import SiteBlock from './SiteBlock.vue';
 import UnitDialog from './UnitDialog.vue';
@@ -29,6 +30,7 @@ const {
   reload,
   more,
 } = usePlaces(String(route.query['search'] ?? ''));
+const linesOf = shallowRef<Site | null>(null);
 const siteArchive = useArchive('changeSite', reload);
 const unitArchive = useArchive('changeUnit', reload);
 const editing = ref<{ site: Site | null } | null>(null);
@@ -83,6 +85,7 @@ async function saved() {
         @edit="block.site && (editing = { site: block.site })"
         @archive="block.site && siteArchive.setArchived(block.site, !block.site.archived, block.name)"
         @labels="printLabels(block.units)"
+        @lines="linesOf = block.site"
         @add-unit="editingUnit = { unit: null, siteId: block.id }"
         @edit-unit="(unit) => (editingUnit = { unit, siteId: block.id })"
         @archive-unit="(unit) => unitArchive.setArchived(unit, !unit.archived, unit.name)"
@@ -103,6 +106,7 @@ async function saved() {
       }}
       <AppButton v-if="sitesLeft > 0" data-test="more-places" @click="more">Show more</AppButton>
     </p>
+    <LinesDialog v-if="linesOf" :site="linesOf" @close="linesOf = null" />
     <SiteDialog v-if="editing" :site="editing.site" @close="editing = null" @saved="saved" />
     <UnitDialog
       v-if="editingUnit"

@@ -51,14 +51,7 @@ export {
   type PanelKey,
   type Press,
 } from './panelGrammar.ts';
-export {
-  type Register,
-  type RegisterCheck,
-  type RegisterFunction,
-  type RegisterReading,
-  registerReadings,
-  type RegisterType,
-} from './register.ts';
+export { type Register, type RegisterFunction, type RegisterReading, type RegisterType } from './register.ts';
 export { corrected, type Correction, proposedCorrection } from './correction.ts';
 export { codesOf, mainMenuOf, panelOf } from './panelOf.ts';
 export { readSheet, type SheetRow } from './sheet.ts';

@@ -1,2 +1,2 @@
-export { type DeviceTroubles, EXCEPTION, noTroubles, StandInDevice } from './device.ts';
+export { EXCEPTION, noTroubles, StandInDevice } from './device.ts';
 export { readTroubles, type LineTroubles, noLineTroubles } from './troubles.ts';

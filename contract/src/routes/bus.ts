@@ -1,0 +1,109 @@
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { idParams, LONGEST_NAME, name, text, uuid, whole, type DeepReadonly } from '../fields/index.ts';
+import { paths } from '../paths/index.ts';
+import { contract } from './route.ts';
+import { flag, list, said } from './views.ts';
+import { answersWork } from './work.ts';
+
+export const lineKinds = ['tcp', 'rtuOverTcp'] as const;
+/** Modbus TCP, or RTU frames over TCP as a serial gateway passes them on. */
+export type LineKind = (typeof lineKinds)[number];
+
+/** A line of a site that the server may call: an address that a lead entered. */
+export const busLine = object({
+  id: said(),
+  name: said(),
+  host: said(),
+  port: number().integer().required(),
+  kind: string<LineKind>().oneOf(lineKinds).required(),
+  /** Whether it is called at all: a lead may shut it. */
+  open: flag(),
+});
+export type BusLine = DeepReadonly<InferType<typeof busLine>>;
+const answersLine = object({ line: busLine.required() });
+
+/** Most values of one writing: more than any menu has. */
+const MOST_VALUES = 500;
+const LONGEST_HOST = 253;
+const port = () => whole(1, 65_535).required('port: expected a number from 1 to 65535');
+/** Where on a line a controller is: 1 to 247, Modbus over Serial Line V1.02, 2.2. */
+const device = () => whole(1, 247).required('device: expected a number from 1 to 247');
+/** Which control is written down for it: the hash of its definition. */
+const definition = () =>
+  string()
+    .required('definition: expected the hash of a controller')
+    .matches(/^[0-9a-f]{64}$/, 'definition: expected the hash of a controller');
+
+export const busRoutes = {
+  busLines: contract({
+    ...paths.busLines,
+    summary: 'The lines of a site that the server may call',
+    access: 'viewer',
+    params: idParams,
+    answer: object({ lines: list(busLine) }),
+  }),
+  createBusLine: contract({
+    ...paths.createBusLine,
+    summary: 'Enters the address of a line of a site. The server calls no other address',
+    access: 'lead',
+    status: 201,
+    params: idParams,
+    body: object({
+      name: name('Name', LONGEST_NAME),
+      host: text(LONGEST_HOST)
+        .required('host: expected an address or a name')
+        .matches(
+          /^[A-Za-z0-9.:-]+$/,
+          'host: expected an address such as 192.168.1.20, or a name, without a port',
+        ),
+      port: port(),
+      kind: string<LineKind>().oneOf(lineKinds, 'kind: expected tcp or rtuOverTcp').default('tcp'),
+    }),
+    answer: answersLine,
+  }),
+  changeBusLine: contract({
+    ...paths.changeBusLine,
+    summary: 'Opens or shuts a line: one that is shut is not called, and what goes on there ends',
+    access: 'lead',
+    params: idParams,
+    body: object({ open: boolean().required('open: expected true or false') }),
+    answer: answersLine,
+  }),
+  startBusRead: contract({
+    ...paths.startBusRead,
+    summary:
+      'Begins reading all values of a control over a line of the job’s site; the answer is a file of JSON',
+    access: 'technician',
+    status: 202,
+    params: idParams,
+    body: object({ line: uuid('line'), device: device(), definition: definition() }),
+    answer: answersWork,
+  }),
+  startBusWrite: contract({
+    ...paths.startBusWrite,
+    summary:
+      'Begins writing values into the new control of a job over a line of its site. Somebody stands at the unit and said there that it may be written',
+    access: 'technician',
+    status: 202,
+    params: idParams,
+    body: object({
+      line: uuid('line'),
+      device: device(),
+      definition: definition(),
+      values: array(
+        object({
+          code: text(40).required('code: expected a code'),
+          value: mixed<string | number>().required('value: expected a value'),
+        }),
+      )
+        .required('values: expected a list')
+        .min(1, 'values: expected at least one')
+        .max(MOST_VALUES, `values: expected at most ${MOST_VALUES}`),
+      atUnit: name('Who stands at the unit', LONGEST_NAME),
+      mayBeWritten: boolean()
+        .required('mayBeWritten: expected true')
+        .oneOf([true], 'mayBeWritten: whoever stands at the unit must have said that it may be written'),
+    }),
+    answer: answersWork,
+  }),
+};

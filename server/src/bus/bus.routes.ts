@@ -1,0 +1,19 @@
+import { api } from '@brine/contract/routes';
+import { personOf, serve } from '../http/route.ts';
+import { askForRead, askForWrite, changeLine, createLine, listLines } from './bus.service.ts';
+
+export const busRoutes = [
+  serve(api.busLines, async ({ services, params }) => ({ lines: await listLines(services, params.id) })),
+  serve(api.createBusLine, async (input) => ({
+    line: await createLine(input.services, personOf(input), input.params.id, input.body),
+  })),
+  serve(api.changeBusLine, async (input) => ({
+    line: await changeLine(input.services, personOf(input), input.params.id, input.body.open),
+  })),
+  serve(api.startBusRead, async (input) => ({
+    work: await askForRead(input.services, personOf(input), input.params.id, input.body),
+  })),
+  serve(api.startBusWrite, async (input) => ({
+    work: await askForWrite(input.services, personOf(input), input.params.id, input.body),
+  })),
+];

@@ -1,0 +1,130 @@
+import { randomUUID } from 'node:crypto';
+import type { BusLine, LineKind, Work } from '@brine/contract/routes';
+import type { Repositories } from '../database/database.ts';
+import type { Services, SignedIn } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
+import { mustFindSite } from '../sites/sites.service.ts';
+import { askFor } from '../work/work.service.ts';
+import type { StoredBusLine } from './busLine.entity.ts';
+
+/** What is asked of a controller on a line. No address is named: the line is one that a lead entered. */
+export interface OnLine {
+  readonly line: string;
+  readonly device: number;
+  /** The hash of the definition it is read by. */
+  readonly definition: string;
+}
+
+/** A writing: the values, and who stands at the unit and said that it may be written. */
+export interface WriteWish extends OnLine {
+  readonly values: readonly { readonly code: string; readonly value: string | number }[];
+  readonly atUnit: string;
+}
+
+export function listLines(services: Services, site: string): Promise<readonly BusLine[]> {
+  return services.database.transaction(async (repositories) => {
+    await mustFindSite(repositories, site);
+    return (await repositories.busLines.ofSite(site)).map(viewOf);
+  });
+}
+
+export function createLine(
+  services: Services,
+  person: SignedIn,
+  site: string,
+  line: { readonly name: string; readonly host: string; readonly port: number; readonly kind: LineKind },
+): Promise<BusLine> {
+  return services.database.transaction(async (repositories) => {
+    await mustFindSite(repositories, site);
+    const entered = await repositories.busLines.create({
+      id: randomUUID(),
+      siteId: site,
+      ...line,
+      open: true,
+      enteredBy: person.id,
+      enteredAt: services.now(),
+    });
+    services.log.info(
+      { line: entered.id, site, host: line.host, port: line.port, by: person.id },
+      'a line was entered',
+    );
+    return viewOf(entered);
+  });
+}
+
+export function changeLine(
+  services: Services,
+  person: SignedIn,
+  id: string,
+  open: boolean,
+): Promise<BusLine> {
+  return services.database.transaction(async (repositories) => {
+    const line = await repositories.busLines.byId(id);
+    if (!line) throw new AppError('notFound', 'No such line');
+    line.open = open;
+    await repositories.busLines.save();
+    services.log.info({ line: id, open, by: person.id }, 'a line was changed');
+    return viewOf(line);
+  });
+}
+
+export async function askForRead(
+  services: Services,
+  person: SignedIn,
+  job: string,
+  wish: OnLine,
+): Promise<Work> {
+  const title = await checked(services, person, job, wish, 'Reading');
+  return askFor(services, person, 'busRead', title, wish);
+}
+
+export async function askForWrite(
+  services: Services,
+  person: SignedIn,
+  job: string,
+  wish: WriteWish,
+): Promise<Work> {
+  const title = await checked(services, person, job, wish, 'Writing');
+  return askFor(services, person, 'busWrite', title, wish);
+}
+
+/** That the line belongs to the site of the job and is open; what the work is called. A line of another site is refused, and that is logged. */
+function checked(
+  services: Services,
+  person: SignedIn,
+  id: string,
+  wish: OnLine,
+  doing: string,
+): Promise<string> {
+  return services.database.transaction(async (repositories) => {
+    const unit = await unitOf(repositories, id);
+    const line = await repositories.busLines.byId(wish.line);
+    if (line?.siteId !== unit.siteId) {
+      services.log.warn(
+        { job: id, line: wish.line, by: person.id },
+        'a line was asked for that no lead entered for the site',
+      );
+      throw new AppError('badInput', 'line: expected a line that a lead entered for the site of this job');
+    }
+    if (!line.open) throw new AppError('conflict', `${line.name} is shut; a lead opens it`);
+    if (!(await repositories.controllers.byHash(wish.definition)))
+      throw new AppError('badInput', 'definition: expected the hash of a controller in the library');
+    return `${doing} ${unit.name} over ${line.name}, device ${wish.device}`;
+  });
+}
+
+async function unitOf(repositories: Repositories, id: string) {
+  const job = await repositories.jobs.byId(id);
+  const unit = job && (await repositories.units.byId(job.unitId));
+  if (!unit) throw new AppError('notFound', 'No such job');
+  return unit;
+}
+
+const viewOf = ({ id, name, host, port, kind, open }: StoredBusLine): BusLine => ({
+  id,
+  name,
+  host,
+  port,
+  kind,
+  open,
+});

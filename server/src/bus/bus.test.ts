@@ -1,0 +1,223 @@
+import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { randomUUID } from 'node:crypto';
+import { createServer, type AddressInfo, type Server } from 'node:net';
+import { noLineTroubles, readTroubles, StandInDevice } from '@brine/core/practice/standIn';
+import { serve, type Serving } from '@brine/bus/standIn';
+import { readDefinition } from '@brine/core/controllers/definitions';
+import { demoDefinition } from '../../testing/demoDefinition.ts';
+import { freezerJob } from '../../testing/freezerJob.ts';
+import { aLead, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
+
+let harness: Harness;
+let tess: Client;
+let lea: Client;
+let job: string;
+let site: string;
+let definition: string;
+const open: { close(): Promise<unknown> }[] = [];
+
+const read = readDefinition(demoDefinition('skerry-dx'));
+if ('faults' in read) throw new Error(read.faults[0]!.message);
+const control = read.definition;
+
+beforeAll(async () => {
+  ({ harness, tess } = await startWithTess({ queue: true }));
+  lea = await aLead(harness);
+  job = await freezerJob(tess, 'skerry-dx', []);
+  site = (await tess.call('GET', `/api/jobs/${job}`)).json.job.unit.siteId;
+  const { json } = await tess.call('GET', '/api/controllers');
+  definition = json.controllers.find((one: { id: string }) => one.id === 'skerry-dx').hash;
+});
+afterEach(async () => {
+  for (const one of open.splice(0)) await one.close();
+});
+afterAll(() => harness.stop());
+
+/** A stand-in, and a line to it that the lead enters. */
+async function lineTo(
+  ...faults: readonly string[]
+): Promise<{ device: StandInDevice; serving: Serving; line: string }> {
+  const troubles = readTroubles(control, faults);
+  if ('problem' in troubles) throw new Error(troubles.problem);
+  const device = new StandInDevice(control, new Map(), troubles.device);
+  const serving = await serve(device, {
+    host: '127.0.0.1',
+    port: 0,
+    unit: 3,
+    speed: 1,
+    line: { ...noLineTroubles, ...troubles.line },
+  });
+  open.push(serving);
+  return { device, serving, line: await entered(serving.port) };
+}
+
+async function entered(port: number, at = site): Promise<string> {
+  const answer = await lea.call('POST', `/api/sites/${at}/lines`, {
+    name: 'Plant room',
+    host: '127.0.0.1',
+    port,
+  });
+  expect(answer.status).toBe(201);
+  return answer.json.line.id;
+}
+
+const ask = (what: 'read' | 'write', line: string, more: object = {}) =>
+  tess.call('POST', `/api/jobs/${job}/bus/${what}`, { line, device: 3, definition, ...more });
+const said = { atUnit: 'Una at the walk-in', mayBeWritten: true };
+
+async function ended(answer: { status: number; json: { work: { id: string } } }) {
+  expect(answer.status).toBe(202);
+  const { id } = answer.json.work;
+  for (let i = 0; i < 600; i += 1) {
+    const { work } = (await tess.call('GET', `/api/work/${id}`)).json;
+    if (!['waiting', 'running'].includes(work.state))
+      return { work, file: work.file ? (await tess.call('GET', `/api/work/${id}/file`)).json : null };
+    await new Promise((done) => setTimeout(done, 50));
+  }
+  throw new Error('the work did not end in 30 seconds');
+}
+
+describe('reading and writing over a line', () => {
+  test('all values of the control come as its display shows them; the oracle is the memory of the stand-in', async () => {
+    const { device, line } = await lineTo();
+    const { work, file } = await ended(await ask('read', line));
+    expect([work.state, work.problem]).toEqual(['done', null]);
+    expect(
+      new Map(file.values.map(({ code, value }: { code: string; value: unknown }) => [code, value])),
+    ).toEqual(device.memory);
+    expect(file.unread).toEqual([]);
+  });
+
+  test('values are written in the controller’s order; one that is clamped and one that is locked are told', async () => {
+    const { device, line } = await lineTo('clamp=t1:-2:4', 'lock=m3');
+    const values = [
+      { code: 't1', value: 9 },
+      { code: 't2', value: 3 },
+      { code: 'm3', value: 12 },
+      { code: 't4', value: device.memory.get('t4') },
+    ];
+    const { work, file } = await ended(await ask('write', line, { values, ...said }));
+    expect(work.state).toBe('done');
+    const became = new Map(file.written.map((one: { code: string }) => [one.code, one]));
+    expect(became.get('t1')).toMatchObject({ is: 'otherwise', found: 4 });
+    expect(became.get('t2')).toMatchObject({ is: 'written' });
+    expect(became.get('m3')).toMatchObject({ is: 'refused' });
+    // What stood already is told as standing, and was not written.
+    expect(became.get('t4')).toMatchObject({ is: 'written' });
+    expect(file.atUnit).toBe(said.atUnit);
+    expect([device.memory.get('t1'), device.memory.get('t2'), device.memory.get('m3')]).toEqual([4, 3, 0]);
+  });
+
+  test('nobody at the unit who said so: nothing is written', async () => {
+    const { line, serving } = await lineTo();
+    const values = [{ code: 't2', value: 3 }];
+    for (const more of [
+      {},
+      { atUnit: 'Una' },
+      { atUnit: 'Una', mayBeWritten: false },
+      { atUnit: ' ', mayBeWritten: true },
+    ]) {
+      const answer = await ask('write', line, { values, ...more });
+      expect([answer.status, answer.json.error.code]).toEqual([400, 'badInput']);
+    }
+    expect(serving.requests()).toBe(0);
+  });
+
+  test('another control behind the address is told, and a line where nobody answers', async () => {
+    const { line } = await lineTo();
+    const silent = await ended(
+      await tess.call('POST', `/api/jobs/${job}/bus/read`, { line, device: 4, definition }),
+    );
+    expect(silent.work).toMatchObject({ state: 'failed', problem: 'Device 4 does not answer' });
+    const gone = await ended(await ask('read', await entered(1)));
+    expect(gone.work.state).toBe('failed');
+    expect(gone.work.problem).toContain('127.0.0.1, port 1');
+  });
+
+  test('two who read at once take turns on the line, and both have all of it', async () => {
+    const { line } = await lineTo('slow=20');
+    const both = await Promise.all([ask('read', line), ask('read', line)]);
+    const answers = await Promise.all(both.map(ended));
+    expect(answers.map(({ work }) => work.state)).toEqual(['done', 'done']);
+    expect(answers[0]!.file.values).toEqual(answers[1]!.file.values);
+  });
+
+  test('a line that is shut is not called, and what goes on there ends', async () => {
+    const { line, serving } = await lineTo('slow=900');
+    const begun = await ask('read', line);
+    await new Promise((done) => setTimeout(done, 300));
+    expect((await lea.call('PATCH', `/api/lines/${line}`, { open: false })).json.line.open).toBe(false);
+    const { work } = await ended(begun);
+    expect(work).toMatchObject({ state: 'failed', problem: 'Plant room was shut meanwhile' });
+    const asked = serving.requests();
+    expect((await ask('read', line)).status).toBe(409);
+    expect(serving.requests()).toBe(asked);
+  });
+});
+
+describe('an address that no lead entered', () => {
+  /** Listens on loopback and counts who knocks. */
+  async function trap(): Promise<{ port: number; knocks: () => number }> {
+    let knocks = 0;
+    const server: Server = createServer((socket) => {
+      knocks += 1;
+      socket.destroy();
+    });
+    await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+    open.push({ close: () => new Promise((done) => server.close(done)) });
+    return { port: (server.address() as AddressInfo).port, knocks: () => knocks };
+  }
+
+  test('is reached by no route: a line is named by its id, one of another site is refused, and only a lead enters one', async () => {
+    const { port, knocks } = await trap();
+    const { json } = await tess.call('POST', '/api/sites', { name: 'Elsewhere', place: '' });
+    const other = await entered(port, json.site.id);
+    expect((await ask('read', other)).json.error.message).toContain(
+      'a line that a lead entered for the site of this job',
+    );
+    expect((await ask('read', randomUUID())).status).toBe(400);
+    for (const line of ['127.0.0.1', `127.0.0.1:${port}`, '169.254.169.254', 'localhost', '::1'])
+      expect((await ask('read', line)).status).toBe(400);
+    for (const more of [{ host: '127.0.0.1', port }, { address: `127.0.0.1:${port}` }])
+      expect((await ask('read', randomUUID(), more)).status).toBe(400);
+    const byTechnician = await tess.call('POST', `/api/sites/${site}/lines`, {
+      name: 'x',
+      host: '127.0.0.1',
+      port,
+    });
+    expect(byTechnician.status).toBe(403);
+    expect(knocks()).toBe(0);
+  });
+
+  test('is reached by no file: a definition that names one is read with its registers alone', async () => {
+    const { port, knocks } = await trap();
+    const named = {
+      ...demoDefinition('skerry-dx'),
+      id: 'skerry-trap',
+      host: '127.0.0.1',
+      port,
+      bus: { host: '127.0.0.1', port, registers: [], readings: [] },
+    };
+    const pin = (await tess.call('POST', '/api/controllers', { definition: named })).json.controller;
+    const { line, serving } = await lineTo();
+    const { work } = await ended(
+      await tess.call('POST', `/api/jobs/${job}/bus/read`, { line, device: 3, definition: pin.hash }),
+    );
+    expect(work.state).toBe('done');
+    expect(serving.requests()).toBeGreaterThan(0);
+    expect(knocks()).toBe(0);
+  });
+
+  test('what is entered must be an address', async () => {
+    for (const host of ['', 'http://x', 'a b', '10.0.0.1:502/x', 'x'.repeat(300)]) {
+      const answer = await lea.call('POST', `/api/sites/${site}/lines`, { name: 'x', host, port: 502 });
+      expect([host.slice(0, 20), answer.status]).toEqual([host.slice(0, 20), 400]);
+    }
+    for (const port of [0, 70_000, 'x'])
+      expect(
+        (await lea.call('POST', `/api/sites/${site}/lines`, { name: 'x', host: '10.0.0.1', port })).status,
+      ).toBe(400);
+    const { json } = await lea.call('GET', `/api/sites/${site}/lines`);
+    expect(json.lines.every(({ name }: { name: string }) => name === 'Plant room')).toBe(true);
+  });
+});

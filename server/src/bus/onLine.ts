@@ -1,0 +1,79 @@
+import { setTimeout as pause } from 'node:timers/promises';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
+import { Line, LineFailure } from '@brine/bus/line';
+import type { Means } from '../http/context.ts';
+import { AppError } from '../http/errors.ts';
+import type { WorkUnderWay } from '../work/kind.ts';
+import type { OnLine } from './bus.service.ts';
+
+/** How often a line that another has is asked for, and how long, ms. */
+const ASK_MS = 300;
+const WAIT_MS = 60_000;
+/** How often work says that it still has its line, ms. */
+const SAY_MS = 1000;
+
+/**
+ * Does something on a line that this piece of work alone has meanwhile: it waits its turn, says that it lives, and ends where the line is shut, the work is
+ * stopped, or another took the line. What the line cannot do is told as what it is.
+ */
+export async function onLine<Result>(
+  means: Means,
+  work: WorkUnderWay,
+  play: (line: Line, definition: ControllerDefinition, wish: OnLine) => Promise<Result>,
+): Promise<Result> {
+  const { database } = means;
+  const wish = work.subject as OnLine;
+  const hold = () => database.transaction((repositories) => repositories.busLines.hold(wish.line, work.id));
+  await turnOf(means, work, wish, hold);
+  const { stored, definition } = await database.transaction(async (repositories) => ({
+    stored: (await repositories.busLines.byId(wish.line))!,
+    definition: (await repositories.controllers.byHash(wish.definition))!.data,
+  }));
+  const line = new Line({ host: stored.host, port: stored.port, kind: stored.kind });
+  const lost = new AbortController();
+  const saying = setInterval(() => {
+    hold()
+      .then((ours) => {
+        if (ours) return;
+        lost.abort();
+        line.close();
+      })
+      .catch(() => undefined);
+  }, SAY_MS);
+  const stop = () => line.close();
+  work.signal.addEventListener('abort', stop);
+  try {
+    return await play(line, definition, wish);
+  } catch (error) {
+    work.signal.throwIfAborted();
+    if (lost.signal.aborted)
+      throw new AppError('conflict', `${stored.name} was shut meanwhile`, { cause: error });
+    if (error instanceof LineFailure)
+      throw new AppError('badInput', error.message.replace(/\.$/, ''), { cause: error });
+    throw error;
+  } finally {
+    clearInterval(saying);
+    work.signal.removeEventListener('abort', stop);
+    line.close();
+    await database.transaction((repositories) => repositories.busLines.letGo(wish.line, work.id));
+  }
+}
+
+async function turnOf(
+  { database }: Means,
+  work: WorkUnderWay,
+  wish: OnLine,
+  hold: () => Promise<boolean>,
+): Promise<void> {
+  const until = performance.now() + WAIT_MS;
+  while (!(await hold())) {
+    const line = await database.transaction((repositories) => repositories.busLines.byId(wish.line));
+    if (!line?.open) throw new AppError('conflict', `${line?.name ?? 'The line'} is shut; a lead opens it`);
+    if (performance.now() > until)
+      throw new AppError(
+        'conflict',
+        `${line.name} is busy: something else is read or written there. Try again`,
+      );
+    await pause(ASK_MS, undefined, { signal: work.signal });
+  }
+}
