@@ -81,7 +81,7 @@ export const overTheBus: EndToEndTest = {
         await click(desk, byTest('write-by-bus'));
         await click(desk, byTest('bus-look'));
         await desk.waitForSelector(byTest('bus-plan'));
-        const codes = await desk.$$eval(`${byTest('bus-plan')} tbody td:first-child`, (cells) =>
+        const codes = await desk.$$eval(`${byTest('bus-plan')} li code`, (cells) =>
           cells.map((cell) => cell.textContent!.trim()),
         );
         expectSame(codes.length >= 12, true, `at least 12 values are to be written, ${codes.length} are`);
@@ -123,7 +123,7 @@ export const overTheBus: EndToEndTest = {
         // Read again: the two are left, and nothing else.
         await click(desk, byTest('bus-look'));
         await desk.waitForFunction(
-          (at) => document.querySelectorAll(`${at} tbody tr`).length === 2,
+          (at) => document.querySelectorAll(`${at} li`).length === 2,
           {},
           byTest('bus-plan'),
         );

@@ -59,6 +59,10 @@ const options = readOptions(
     },
     'backups-kept': { env: 'BRINE_BACKUPS_KEPT', default: '7', help: 'how many of them are kept' },
     log: { env: 'BRINE_LOG', default: 'warn', help: 'what the server logs: debug, info, warn, error' },
+    'stand-in': {
+      flag: true,
+      help: 'a controller that is none beside it, on Modbus TCP: to be read and written on the first evening (docs/bus.md)',
+    },
     dev: { flag: true, help: 'serves the sources with Vite and reloads (for developers)' },
   },
   'bin/start [options]   runs Brine Dial',
@@ -111,6 +115,7 @@ if (!stopping) {
   if (options.port === '0' && !options.dev) options.port = String(await freePort());
   if (options.lan && !options.cert) phones = await phonesOrFinish();
   serve();
+  if (options['stand-in']) standIn();
   if (cluster && every > 0) backUpEvery(every);
 }
 
@@ -135,6 +140,23 @@ function serve() {
     ...phones?.env,
   };
   serving = options.dev ? developing(env) : startServers(servers, env, finish, () => phones?.tell());
+}
+
+/** A controller that is none, on this machine alone: a lead enters its address as a line of a site. */
+function standIn() {
+  const child = start(
+    process.execPath,
+    [
+      '--import',
+      'tsx',
+      '--conditions=brine-src',
+      'bus/src/standIn/main.ts',
+      ...['--controller', 'demo/controllers/skerry-dx.controller.json', '--speed', '60'],
+    ],
+    { cwd: root, stdio: 'inherit' },
+  );
+  // It goes with everything else; the page goes on without it.
+  process.on('exit', () => child.kill('SIGTERM'));
 }
 
 /** The certificate and the page of trust; without them nobody is served. */

@@ -1,5 +1,6 @@
 import {
   displayOf,
+  followsDisplay,
   parameterOf,
   sameCodeValue,
   type CodeValue,
@@ -51,8 +52,9 @@ export async function writeValues(
       continue;
     }
     const display = displayOf(definition, values);
-    const isNumber = parameterOf(definition, code)?.encoding.type === 'number';
-    if (isNumber && (display.unit !== planned.unit || display.decimal !== planned.decimal)) {
+    const encoding = parameterOf(definition, code)?.encoding;
+    const isShown = encoding?.type === 'number' && followsDisplay(encoding);
+    if (isShown && (display.unit !== planned.unit || display.decimal !== planned.decimal)) {
       // Its words are those of the planned display: here they would stand for another temperature.
       told.push({ code, is: 'refused', value, why: OTHER_DISPLAY });
       progress(i + 1, writes.length);

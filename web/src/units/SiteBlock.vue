@@ -21,8 +21,8 @@ const place = computed(() => [props.site?.place, props.site?.note].filter(Boolea
   <section :aria-label="name">
     <div class="flex flex-wrap items-baseline gap-x-3 border-b border-ink pb-1">
       <h2 class="text-[16px]">{{ name }}</h2>
-      <span class="hint min-w-0 flex-1 max-sm:order-last max-sm:basis-full">{{ place }}</span>
-      <span v-if="session.mayWrite && site" class="flex gap-3 text-[14px]">
+      <span class="hint order-last min-w-0 basis-full">{{ place }}</span>
+      <span v-if="session.mayWrite && site" class="ml-auto flex gap-3 text-[14px]">
         <button
           v-if="!site.archived && units.length > 0"
           type="button"

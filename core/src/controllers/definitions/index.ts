@@ -29,6 +29,7 @@ export { asShown, fullMemory, settingsOfCodes } from './memory.ts';
 export {
   decodeNumber,
   encodeNumber,
+  followsDisplay,
   type NumberScale,
   printCode,
   printScale,

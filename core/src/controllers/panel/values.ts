@@ -2,13 +2,13 @@ import {
   decodeNumber,
   displayOf,
   encodeNumber,
+  followsDisplay,
   sameCodeValue,
   scaleOf,
   type CodeValue,
   type CodeValues,
   type ControllerDefinition,
   type DisplayState,
-  type NumberEncoding,
   type Parameter,
 } from '../definitions/index.ts';
 import type { Machine, PanelState } from './machine.ts';
@@ -82,12 +82,4 @@ function converted(
     else next.set(code, encodeNumber(decodeNumber(value, encoding, old), encoding, now)!.value);
   }
   return next;
-}
-
-function followsDisplay(encoding: NumberEncoding): boolean {
-  return (
-    encoding.unit === 'displayTemperature' ||
-    encoding.unit === 'displayDifference' ||
-    typeof encoding.resolution === 'object'
-  );
 }

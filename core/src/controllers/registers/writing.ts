@@ -1,5 +1,6 @@
 import {
   displayOf,
+  followsDisplay,
   isVisible,
   parameterOf,
   sameCodeValue,
@@ -43,7 +44,7 @@ export function writingOf(
   for (const [code, value] of wanted) {
     const old = standing.get(code) ?? null;
     const parameter = parameterOf(definition, code);
-    const isShown = changes && parameter?.encoding.type === 'number';
+    const isShown = changes && parameter?.encoding.type === 'number' && followsDisplay(parameter.encoding);
     if (old !== null && sameCodeValue(old, value) && !isShown) continue;
     const register = definition.registers?.find((one) => one.code === code);
     if (!parameter || !register) notOverTheBus.push({ code, why: 'it has no register' });

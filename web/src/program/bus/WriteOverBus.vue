@@ -72,26 +72,27 @@ const open = computed(() => written.value?.written.filter(({ is }) => is !== 'wr
         <p v-if="plan.writes.length === 0" role="status" data-test="bus-nothing">
           ✓ All {{ standing!.size }} values stand as planned. Nothing is to be written.
         </p>
-        <table v-else class="table-plain" data-test="bus-plan">
-          <thead>
-            <tr>
-              <th class="w-16">Code</th>
-              <th>Meaning</th>
-              <th class="!text-right">Stands</th>
-              <th class="!text-right">Becomes</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="one in plan.writes" :key="one.code">
-              <td class="font-mono">{{ one.code }}</td>
-              <td>{{ nameOf(one.code) }}</td>
-              <td class="text-right font-mono whitespace-nowrap">{{ shows(one.code, one.old, true) }}</td>
-              <td class="text-right font-mono font-semibold whitespace-nowrap">
-                {{ shows(one.code, one.value, false) }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <ul
+          v-else
+          class="border-t border-ink"
+          aria-label="What stands, and what it becomes"
+          data-test="bus-plan"
+        >
+          <li
+            v-for="one in plan.writes"
+            :key="one.code"
+            class="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-x-2 border-b border-hairline py-1"
+          >
+            <code class="font-mono font-semibold">{{ one.code }}</code>
+            <span class="flex flex-wrap items-baseline gap-x-3"
+              ><span class="min-w-32 flex-1">{{ nameOf(one.code) }}</span>
+              <span class="font-mono"
+                >{{ shows(one.code, one.old, true) }} →
+                <strong class="font-semibold">{{ shows(one.code, one.value, false) }}</strong></span
+              ></span
+            >
+          </li>
+        </ul>
         <p v-for="one in plan.notOverTheBus" :key="one.code" class="hint">
           <code class="font-mono">{{ one.code }}</code> has to be keyed: {{ one.why }}.
         </p>
