@@ -84,9 +84,9 @@ describe('a display that is watched', () => {
     }
     if (LONG) console.info({ right, wrong, changes, late, inexact, unsure, unread });
     expect(wrong).toBeLessThanOrEqual(0.01 * (right + wrong));
-    expect(late).toBeLessThanOrEqual(0.06 * changes);
-    expect(inexact).toBeLessThanOrEqual(0.15 * changes);
-    expect(unsure).toBeLessThanOrEqual(0.15 * changes);
+    expect(late).toBeLessThanOrEqual(0.01 * changes);
+    expect(inexact).toBeLessThanOrEqual(0.05 * changes);
+    expect(unsure).toBeLessThanOrEqual(0.05 * changes);
     expect(unread).toBeLessThanOrEqual(Math.max(1, 0.25 * COURSES));
   }, 3_600_000);
 
