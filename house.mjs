@@ -497,6 +497,7 @@ export const webRooms = {
     'shared/session',
     'shared/ui',
     'shared/watch',
+    'shared/bus',
   ],
   'program/bus': ['shared/bus', 'shared/job', 'shared/ui'],
   'program/fans': ['shared/display', 'shared/job', 'shared/session', 'shared/strip', 'shared/ui', 'workers'],

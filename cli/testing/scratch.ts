@@ -33,6 +33,10 @@ export class Scratch {
   variant(id: string, change: (definition: Definition) => void): string {
     const definition = JSON.parse(readFileSync(family(id), 'utf8')) as Definition;
     change(definition);
+    const codes = new Set(definition.parameters.map(({ code }) => code));
+    // A code that the variant has not has no register either.
+    if (definition.registers)
+      definition.registers = definition.registers.filter(({ code }) => code === undefined || codes.has(code));
     return this.file(`${definition.id}-variant.controller.json`, JSON.stringify(definition));
   }
 
@@ -46,4 +50,5 @@ export interface Definition {
   id: string;
   fixed: Record<string, unknown>;
   parameters: { code: string; [key: string]: unknown }[];
+  registers?: { code?: string }[];
 }

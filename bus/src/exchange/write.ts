@@ -28,7 +28,7 @@ const OTHER_DISPLAY =
 
 /**
  * Writes values in the order given and reads each back. A write that gets no answer is read back before it is tried again, so that nothing is written twice without need. When the line
- * falls silent, the rest is not reached: what stands is not guessed. `display`: how the display stands, by which numbers are told.
+ * falls silent, the rest is not reached: what stands is not guessed. `standing`: values as they were read before.
  */
 export async function writeValues(
   line: Line,

@@ -130,6 +130,19 @@ describe('a line to a device over TCP', () => {
       { faults: ['noise=4'], answerMs: 400 },
     ));
 
+  test('given up in the middle of a question, the question ends', () =>
+    onLine(
+      async ({ line }) => {
+        const asked = failing(line.read(1, { function: 3, address: 16, count: 1 }));
+        const next = failing(line.read(1, { function: 3, address: 17, count: 1 }));
+        await new Promise((done) => setTimeout(done, 100));
+        line.close();
+        expect((await asked).kind).toBe('stopped');
+        expect((await next).kind).toBe('stopped');
+      },
+      { faults: ['slow=900'] },
+    ));
+
   test('given up, it asks nothing more', () =>
     onLine(async ({ line, serving }) => {
       await line.read(1, { function: 3, address: 16, count: 1 });

@@ -33,11 +33,18 @@ export class Line {
   private client: ModbusRTU | null = null;
   private last: Promise<unknown> = Promise.resolve();
   private closed = false;
+  /** Fails once the line is given up: the library leaves a question that is under way then without an answer for good. */
+  private readonly givenUp: Promise<never>;
+  private giveUp: () => void = () => undefined;
   /** Requests sent so far, those that were repeated included. */
   requests = 0;
 
   constructor(address: LineAddress, options: LineOptions = {}) {
     this.address = address;
+    this.givenUp = new Promise((_, refuse) => {
+      this.giveUp = () => refuse(new LineFailure('stopped', 'The line was given up.'));
+    });
+    this.givenUp.catch(() => undefined);
     this.options = { answerMs: ANSWER_MS, connectMs: CONNECT_MS, readAgain: READ_AGAIN, ...options };
   }
 
@@ -90,6 +97,7 @@ export class Line {
   /** Gives the line up; what still waits fails. */
   close(): void {
     this.closed = true;
+    this.giveUp();
     this.hangUp();
   }
 
@@ -105,7 +113,7 @@ export class Line {
     client.setID(unit);
     this.requests += 1;
     try {
-      return await ask(client);
+      return await Promise.race([ask(client), this.givenUp]);
     } catch (error) {
       // What comes late would be taken for the answer to the next question.
       if (failureOf(error, unit).kind !== 'refused') this.hangUp();

@@ -22,11 +22,15 @@ export const writeOverBus: DoWork = (means, work) =>
         .catch(() => undefined);
     });
     const told = new Set([...writes, ...notOverTheBus].map(({ code }) => code));
+    const oldOf = new Map(writes.map(({ code, old }) => [code, old]));
     const stood = values.filter(({ code }) => !told.has(code));
     await keepAnswer(means, work, 'written.json', {
       at: now().toISOString(),
       atUnit,
-      written: [...stood.map(({ code, value }) => ({ code, is: 'written' as const, value })), ...written],
+      written: [
+        ...stood.map(({ code, value }) => ({ code, is: 'written' as const, value })),
+        ...written.map((one) => ({ ...one, old: oldOf.get(one.code) ?? null })),
+      ],
       notOverTheBus,
     });
   });

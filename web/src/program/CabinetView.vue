@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import { useWritingUnderWay } from '../shared/bus/useBusLine.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -17,9 +18,9 @@ import { useNarrow } from '../shared/ui/useNarrow.ts';
 // The dialogs stand beside the list: what the station says of the layout belongs to the list.
 defineOptions({ inheritAttrs: false });
 const job = useJob();
+const session = useSession();
 const cabinet = useCabinet();
 const strokes = useStrokes(cabinet);
-const session = useSession();
 const interrupted = useInterrupted(cabinet);
 const narrow = useNarrow();
 /** On a phone the cabinet is what one came for. */
@@ -27,7 +28,7 @@ const mode = ref(narrow.value);
 /** The display shows something else than it must; or the code is left out. */
 const asking = ref(false);
 /** Values go over the control’s bus, where it has one. */
-const writing = ref(false);
+const writing = ref(useWritingUnderWay().value[job.id] !== undefined && session.mayWrite);
 // What others keyed is known once the job is here.
 watch(job.loaded, (here) => here && session.mayWrite && void interrupted.look(), { immediate: true });
 /** The menu has closed: where it drops what was not saved, that is asked after. */

@@ -53,10 +53,16 @@ export function useWriteOverBus() {
   async function write(): Promise<void> {
     const values = plan.value!.writes.map(({ code, value }) => ({ code, value }));
     const answer = await on.write(job.newPin.value!.hash, values, atUnit.value.trim());
-    if (!answer) return;
+    if (answer) await take(answer);
+  }
+
+  async function take(answer: BusWritten): Promise<void> {
     written.value = answer;
     await keep(answer);
+    on.settled();
   }
+  // One that a page before this did not wait for: what it did is told, and goes into the record.
+  void on.resume().then((answer) => answer && take(answer));
 
   /** What was written stands as written; what came back otherwise, or was refused, as what the control shows: that stays open. */
   async function keep(answer: BusWritten): Promise<void> {
@@ -70,8 +76,9 @@ export function useWriteOverBus() {
           atUnit: answer.atUnit,
         };
         if (one.is === 'written') return [{ ...about, state: 'keyed' as const }];
-        const shown = one.is === 'otherwise' ? one.found : standing.value?.get(one.code);
-        if (shown === undefined || one.is === 'notReached') return [];
+        // What nobody knows, or nothing was done about, stays open as it was.
+        const shown = one.is === 'otherwise' ? one.found : one.is === 'refused' ? one.old : null;
+        if (shown === undefined || shown === null) return [];
         return [
           {
             ...about,

@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useLocalStorage } from '@vueuse/core';
 import type { BusLine, Work } from '@brine/contract/routes';
 import { addressOf, messageOf, request } from '../api/client.ts';
@@ -6,6 +6,11 @@ import { useJob } from '../job/useJob.ts';
 
 /** How often it is asked how far a piece of work is, ms. */
 const ASK_MS = 400;
+/** So often more where a piece of work was stopped and still tells what it did. */
+const LATE = 25;
+
+/** Writings whose answer is not in the record yet, by job: a page may be left while they go on. */
+export const useWritingUnderWay = () => useLocalStorage<Record<string, string>>('brine.bus.writing', {});
 
 /** The lines of a job's site, which of them and which device on it, and what is under way there. */
 export function useBusLine() {
@@ -15,13 +20,12 @@ export function useBusLine() {
   const problem = ref<string | null>(null);
   /** What was chosen for this unit before, on this device. */
   const chosen = useLocalStorage<Record<string, { line: string; device: number }>>('brine.bus', {});
+  const underWay = useWritingUnderWay();
   const unit = computed(() => job.job.value?.unit.id ?? '');
   const line = ref('');
   const device = ref(1);
   const work = shallowRef<Work | null>(null);
   const isBusy = computed(() => work.value !== null && ['waiting', 'running'].includes(work.value.state));
-  let gone = false;
-  onScopeDispose(() => (gone = true));
 
   watch(
     site,
@@ -47,9 +51,10 @@ export function useBusLine() {
       : null,
   );
 
-  /** Does a piece of work on the line and returns the file it made; null where it failed or was stopped, with the problem told. */
+  /** Does a piece of work on the line and returns the file it made; null where there is none, with the problem told. */
   async function run<Answer>(
     begin: (on: { line: string; device: number }) => Promise<{ work: Work }>,
+    endedWithout: () => void = () => undefined,
   ): Promise<Answer | null> {
     problem.value = null;
     if (!at.value) {
@@ -58,22 +63,33 @@ export function useBusLine() {
     }
     chosen.value = { ...chosen.value, [unit.value]: at.value };
     try {
-      work.value = (await begin(at.value)).work;
-      while (isBusy.value && !gone) {
-        await new Promise((done) => setTimeout(done, ASK_MS));
-        work.value = (await request('work', { params: { id: work.value.id } })).work;
-      }
-      if (work.value.state === 'failed') problem.value = `${work.value.problem}.`;
-      if (work.value.state === 'stopped') problem.value = 'Stopped.';
-      if (work.value.state !== 'done') return null;
-      const file = await fetch(addressOf('workFile', { id: work.value.id }));
-      if (!file.ok) throw new Error('The answer is not there any more. Ask again.');
-      return (await file.json()) as Answer;
+      const answer = await answerOf<Answer>((await begin(at.value)).work);
+      if (answer === null) endedWithout();
+      return answer;
     } catch (error) {
       problem.value = messageOf(error);
       return null;
+    }
+  }
+
+  /** Waits until a piece of work has ended, and takes its file: also of one that was stopped, since what it did until then is done. */
+  async function answerOf<Answer>(begun: Work): Promise<Answer | null> {
+    work.value = begun;
+    try {
+      let late = 0;
+      while (isBusy.value || (work.value.state === 'stopped' && !work.value.file && late < LATE)) {
+        await new Promise((done) => setTimeout(done, ASK_MS));
+        if (!isBusy.value) late += 1;
+        work.value = (await request('work', { params: { id: begun.id } })).work;
+      }
+      if (work.value.state === 'failed') problem.value = `${work.value.problem}.`;
+      if (work.value.state === 'stopped') problem.value = 'Stopped.';
+      if (!work.value.file) return null;
+      const file = await fetch(addressOf('workFile', { id: begun.id }));
+      if (!file.ok) throw new Error('The answer is not there any more. Ask again.');
+      return (await file.json()) as Answer;
     } finally {
-      if (!isBusy.value || gone) work.value = null;
+      work.value = null;
     }
   }
 
@@ -84,25 +100,44 @@ export function useBusLine() {
   /** Reads all values of the control that a definition describes. */
   const read = (definition: string) =>
     run<BusFound>((on) => request('startBusRead', { params: { id: job.id }, body: { ...on, definition } }));
-  /** Writes values into it: whoever stands at the unit said there that it may be. */
+  /** Writes values into it: whoever stands at the unit said there that it may be. What is under way is remembered on this device until its answer was kept: see `resume`. */
   const write = (
     definition: string,
     values: readonly { code: string; value: string | number }[],
     atUnit: string,
   ) =>
-    run<BusWritten>((on) =>
-      request('startBusWrite', {
+    run<BusWritten>(async (on) => {
+      const begun = await request('startBusWrite', {
         params: { id: job.id },
         body: { ...on, definition, values, atUnit, mayBeWritten: true },
-      }),
-    );
+      });
+      underWay.value = { ...underWay.value, [job.id]: begun.work.id };
+      return begun;
+    }, settled);
+  /** The answer of a writing that this page, or one before it, did not wait for; null where there is none. */
+  async function resume(): Promise<BusWritten | null> {
+    const id = underWay.value[job.id];
+    if (id === undefined) return null;
+    try {
+      const answer = await answerOf<BusWritten>((await request('work', { params: { id } })).work);
+      if (answer === null) settled();
+      return answer;
+    } catch (error) {
+      problem.value = messageOf(error);
+      return null;
+    }
+  }
+  /** What was written is in the record. */
+  function settled(): void {
+    underWay.value = Object.fromEntries(Object.entries(underWay.value).filter(([id]) => id !== job.id));
+  }
 
   function choose(id: string, at: number): void {
     line.value = id;
     device.value = at;
   }
 
-  return { lines, line, device, choose, problem, work, isBusy, read, write, stop };
+  return { lines, line, device, choose, problem, work, isBusy, read, write, resume, settled, stop };
 }
 
 export type OnBusLine = ReturnType<typeof useBusLine>;
@@ -121,6 +156,8 @@ export interface BusWritten {
     readonly code: string;
     readonly is: 'written' | 'otherwise' | 'refused' | 'notKnown' | 'notReached';
     readonly value: string | number;
+    /** What stood there before. */
+    readonly old?: string | number | null;
     readonly found?: string | number;
     readonly why?: string;
   }[];
