@@ -1,4 +1,4 @@
-import { sumsOf, type Light } from '../light/index.ts';
+import { meansAround, type Light } from '../light/index.ts';
 
 /** A patch of light that hangs together: its box and how many points it has. */
 export interface Blob {
@@ -16,29 +16,13 @@ const FEWEST = 4;
 
 /** Which points are lighter than what is around them, `reach` points to each side; 1 where they are. */
 export function litPoints(light: Light, reach: number): Uint8Array {
-  const { width, height, data } = light;
-  const { data: sums } = sumsOf(light);
-  const row = width + 1;
-  const side = Math.max(1, Math.round(reach));
-  const over = new Float32Array(width * height);
+  const { data } = light;
+  const means = meansAround(light, Math.max(1, Math.round(reach)));
   let most = 0;
-  // The mean of a rectangle takes four looks; written out, since it is done for every point of every picture.
-  for (let y = 0; y < height; y += 1) {
-    const above = Math.max(0, y - side) * row;
-    const below = Math.min(height, y + side + 1) * row;
-    for (let x = 0; x < width; x += 1) {
-      const left = Math.max(0, x - side);
-      const right = Math.min(width, x + side + 1);
-      const sum = sums[below + right]! - sums[above + right]! - sums[below + left]! + sums[above + left]!;
-      const at = y * width + x;
-      const value = data[at]! - (sum * row) / ((right - left) * (below - above));
-      over[at] = value;
-      if (value > most) most = value;
-    }
-  }
+  for (let i = 0; i < data.length; i += 1) most = Math.max(most, data[i]! - means[i]!);
   const limit = Math.max(LIGHTER, most * SHARE);
-  const lit = new Uint8Array(width * height);
-  for (let i = 0; i < lit.length; i += 1) if (over[i]! > limit) lit[i] = 1;
+  const lit = new Uint8Array(data.length);
+  for (let i = 0; i < lit.length; i += 1) if (data[i]! - means[i]! > limit) lit[i] = 1;
   return lit;
 }
 
