@@ -581,7 +581,7 @@ export const webRooms = {
     'shared/session',
     'shared/ui',
   ],
-  'shared/bus': ['shared/api', 'shared/job', 'shared/ui'],
+  'shared/bus': ['shared/api', 'shared/job', 'shared/session', 'shared/ui'],
   'shared/cabinet': ['shared/display', 'shared/ui', 'shared/watch'],
   'shared/circuit': [],
   'shared/camera': [],

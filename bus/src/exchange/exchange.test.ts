@@ -11,8 +11,9 @@ const codes = definition.registers!.flatMap(({ code }) => code ?? []);
 async function write({ line, device }: Trial, wanted: readonly (readonly [string, CodeValue])[]) {
   const before = await readFound(line, 1, definition);
   const all = new Map([...before.values, ...wanted]);
-  const { writes } = writingOf(definition, all, before.values);
-  const written = await writeValues(line, 1, definition, writes, before.values);
+  const told = displayOf(definition, all);
+  const { writes } = writingOf(definition, all, before.values, told);
+  const written = await writeValues(line, 1, definition, writes, before.values, told);
   return { written, memory: device.memory };
 }
 
@@ -31,7 +32,7 @@ describe('as found', () => {
     onLine(
       async ({ line, device }) => {
         const found = await readFound(line, 1, definition);
-        expect(found.display.unit).toBe('degF');
+        expect(displayOf(definition, found.values).unit).toBe('degF');
         expect(found.values).toEqual(device.memory);
       },
       { given: [unitCode('fahrenheit')] },
@@ -89,9 +90,10 @@ describe('written', () => {
       const before = await readFound(trial.line, 1, definition);
       const [code, value] = unitCode('fahrenheit');
       const wanted = new Map<string, CodeValue>([...before.values, [code, value], ['t1', 36.5]]);
-      const { writes } = writingOf(definition, wanted, before.values);
+      const told = displayOf(definition, wanted);
+      const { writes } = writingOf(definition, wanted, before.values, told);
       expect(writes[0]!.code).toBe(code);
-      const written = await writeValues(trial.line, 1, definition, writes.slice(0, 2), before.values);
+      const written = await writeValues(trial.line, 1, definition, writes.slice(0, 2), before.values, told);
       expect(written.map(({ is }) => is)).toEqual(['written', 'written']);
       expect(trial.device.memory.get(code)).toBe(value);
       expect(trial.device.memory.get('t1')).toBe(36.5);
@@ -131,6 +133,22 @@ describe('written', () => {
       { faults: ['lock=t1'] },
     ));
 
+  test('a number that is refused is told as the display shows it by then, not as it stood before', () => {
+    const [unit, fahrenheit] = unitCode('fahrenheit');
+    return onLine(
+      async (trial) => {
+        const { written, memory } = await write(trial, [
+          [unit, fahrenheit],
+          ['t1', 30],
+        ]);
+        // 2 °C, which is what stood there, is 35.6 °F by then: by definition of the degree Fahrenheit.
+        expect(memory.get('t1')).toBe(35.6);
+        expect(written.find(({ code }) => code === 't1')).toMatchObject({ is: 'refused', found: 35.6 });
+      },
+      { faults: ['lock=t1'] },
+    );
+  });
+
   test('a display that keeps its °C is given no numbers of °F', () => {
     const [unit, fahrenheit] = unitCode('fahrenheit');
     return onLine(
@@ -142,8 +160,8 @@ describe('written', () => {
         expect(written[0]).toMatchObject({ code: unit, is: 'refused' });
         const setpoint = written.find(({ code }) => code === 't1')!;
         expect(setpoint).toMatchObject({
-          is: 'refused',
-          why: expect.stringContaining('would stand for another one'),
+          is: 'notWritten',
+          why: expect.stringContaining('would stand for another temperature'),
         });
         // What the machine works with is what it was: 36.5 would have been a hot cupboard.
         expect(memory).toEqual(fullMemory(definition, new Map()));
@@ -156,11 +174,12 @@ describe('written', () => {
     onLine(async (trial) => {
       const before = await readFound(trial.line, 1, definition);
       const wanted = new Map<string, CodeValue>([...before.values, ['t1', 3.5], ['t2', 3], ['m3', 12]]);
-      const { writes } = writingOf(definition, wanted, before.values);
-      const written = await writeValues(trial.line, 1, definition, writes, before.values, (done) => {
+      const told = displayOf(definition, wanted);
+      const { writes } = writingOf(definition, wanted, before.values, told);
+      const written = await writeValues(trial.line, 1, definition, writes, before.values, told, (done) => {
         if (done === 1) trial.line.close();
       });
-      expect(written.map(({ is }) => is)).toEqual(['written', 'notKnown', 'notReached']);
+      expect(written.map(({ is }) => is)).toEqual(['written', 'notKnown', 'notWritten']);
       expect(trial.device.memory.get('t1')).toBe(3.5);
     }));
 

@@ -1,7 +1,14 @@
-import { exceptionWords } from '@brine/core/controllers/registers';
-
 /** Why a request came to nothing. */
 export type FailureKind = 'noConnection' | 'noAnswer' | 'badAnswer' | 'refused' | 'stopped';
+
+/** What a device answers where it does not do as asked, in words. Source: Modbus Application Protocol V1.1b3, 7. */
+const exceptionWords: Readonly<Record<number, string>> = {
+  1: 'it does not know this function',
+  2: 'it has no such register',
+  3: 'it does not take this value or this count',
+  4: 'it could not do it',
+  6: 'it is busy',
+};
 
 /** A request that came to nothing, with a sentence for whoever waits. */
 export class LineFailure extends Error {

@@ -99,6 +99,13 @@ export const busRoutes = {
         .required('values: expected a list')
         .min(1, 'values: expected at least one')
         .max(MOST_VALUES, `values: expected at most ${MOST_VALUES}`),
+      /** How the display stands under which the values are told: a number that would meet another unit is not written. */
+      display: object({
+        unit: string<'degC' | 'degF'>()
+          .required('display.unit: expected degC or degF')
+          .oneOf(['degC', 'degF'], 'display.unit: expected degC or degF'),
+        decimal: boolean().required('display.decimal: expected true or false'),
+      }).required('display: expected how the display stands'),
       atUnit: name('Who stands at the unit', LONGEST_NAME),
       mayBeWritten: boolean()
         .required('mayBeWritten: expected true')

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { DisplayState } from '@brine/core/controllers/definitions';
 import type { BusLine, LineKind, Work } from '@brine/contract/routes';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
@@ -18,6 +19,8 @@ export interface OnLine {
 /** A writing: the values, and who stands at the unit and said that it may be written. */
 export interface WriteWish extends OnLine {
   readonly values: readonly { readonly code: string; readonly value: string | number }[];
+  /** How the display stands under which they are told. */
+  readonly display: DisplayState;
   readonly atUnit: string;
 }
 

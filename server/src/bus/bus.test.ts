@@ -63,7 +63,8 @@ async function entered(port: number, at = site): Promise<string> {
 
 const ask = (what: 'read' | 'write', line: string, more: object = {}) =>
   tess.call('POST', `/api/jobs/${job}/bus/${what}`, { line, device: 3, definition, ...more });
-const said = { atUnit: 'Una at the walk-in', mayBeWritten: true };
+const display = { unit: 'degC', decimal: true };
+const said = { display, atUnit: 'Una at the walk-in', mayBeWritten: true };
 
 async function ended(answer: { status: number; json: { work: { id: string } } }) {
   expect(answer.status).toBe(202);
@@ -108,6 +109,19 @@ describe('reading and writing over a line', () => {
     expect([device.memory.get('t1'), device.memory.get('t2'), device.memory.get('m3')]).toEqual([4, 3, 0]);
   });
 
+  test('values told in another unit than the display stands in are not written: somebody turned it meanwhile', async () => {
+    const { device, line } = await lineTo();
+    const before = new Map(device.memory);
+    const values = [{ code: 't1', value: 36 }];
+    const inFahrenheit = { ...said, display: { unit: 'degF', decimal: true } };
+    const { work, file } = await ended(await ask('write', line, { values, ...inFahrenheit }));
+    expect(work.state).toBe('done');
+    expect(file.written).toEqual([
+      { code: 't1', is: 'notWritten', value: 36, why: expect.stringContaining('told in °F') },
+    ]);
+    expect(device.memory).toEqual(before);
+  });
+
   test('nobody at the unit who said so: nothing is written', async () => {
     const { line, serving } = await lineTo();
     const values = [{ code: 't2', value: 3 }];
@@ -117,7 +131,7 @@ describe('reading and writing over a line', () => {
       { atUnit: 'Una', mayBeWritten: false },
       { atUnit: ' ', mayBeWritten: true },
     ]) {
-      const answer = await ask('write', line, { values, ...more });
+      const answer = await ask('write', line, { values, display, ...more });
       expect([answer.status, answer.json.error.code]).toEqual([400, 'badInput']);
     }
     expect(serving.requests()).toBe(0);

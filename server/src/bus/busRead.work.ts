@@ -5,17 +5,11 @@ import { onLine } from './onLine.ts';
 
 /** Reads all values of a controller over its line; the answer is kept as a file: values by code as the display shows them, and what could not be read, with why. */
 export const readOverBus: DoWork = (means, work) =>
-  onLine(means, work, async (line, definition, { device }) => {
-    const { database, now } = means;
-    const found = await readFound(line, device, definition, (done, of) => {
-      void database
-        .transaction((repositories) => repositories.work.progress(work.id, work.runner, done, of))
-        .catch(() => undefined);
-    });
+  onLine(means, work, async ({ line, definition, device, progress }) => {
+    const { values, unread, requests } = await readFound(line, device, definition, progress);
     await keepAnswer(means, work, 'found.json', {
-      at: now().toISOString(),
-      values: [...found.values].map(([code, value]) => ({ code, value })),
-      unread: found.unread,
-      requests: found.requests,
+      values: [...values].map(([code, value]) => ({ code, value })),
+      unread,
+      requests,
     });
   });

@@ -7,30 +7,25 @@ import { onLine } from './onLine.ts';
 
 /**
  * Writes values over a line. What stands is read first, so that only what differs is written, and a writing that another server takes up anew writes nothing twice. The answer is kept as a
- * file: what became of each value.
+ * file: what became of each value, in the order in which they were asked for.
  */
 export const writeOverBus: DoWork = (means, work) =>
-  onLine(means, work, async (line, definition, { device }) => {
-    const { database, now } = means;
-    const { values, atUnit } = work.subject as WriteWish;
+  onLine(means, work, async ({ line, definition, device, progress }) => {
+    const { values, display, atUnit } = work.subject as WriteWish;
     const found = await readFound(line, device, definition);
     const wanted = new Map(values.map(({ code, value }) => [code, value]));
-    const { writes, notOverTheBus } = writingOf(definition, wanted, found.values);
-    const written = await writeValues(line, device, definition, writes, found.values, (done, of) => {
-      void database
-        .transaction((repositories) => repositories.work.progress(work.id, work.runner, done, of))
-        .catch(() => undefined);
-    });
-    const told = new Set([...writes, ...notOverTheBus].map(({ code }) => code));
-    const oldOf = new Map(writes.map(({ code, old }) => [code, old]));
-    const stood = values.filter(({ code }) => !told.has(code));
+    const { writes, notOverTheBus } = writingOf(definition, wanted, found.values, display);
+    const became = await writeValues(line, device, definition, writes, found.values, display, progress);
+    const byCode = new Map(became.map((one) => [one.code, one]));
+    const left = new Map(notOverTheBus.map(({ code, why }) => [code, why]));
     await keepAnswer(means, work, 'written.json', {
-      at: now().toISOString(),
       atUnit,
-      written: [
-        ...stood.map(({ code, value }) => ({ code, is: 'written' as const, value })),
-        ...written.map((one) => ({ ...one, old: oldOf.get(one.code) ?? null })),
-      ],
-      notOverTheBus,
+      written: values.map(({ code, value }) => {
+        const why = left.get(code);
+        if (why !== undefined)
+          return { code, is: 'notWritten', value, why: `${code} has to be keyed: ${why}.` };
+        // What stood already as it shall was not written: it stands.
+        return byCode.get(code) ?? { code, is: 'written', value };
+      }),
     });
   });

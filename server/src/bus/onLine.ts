@@ -12,6 +12,14 @@ const WAIT_MS = 60_000;
 /** How often work says that it still has its line, ms. */
 const SAY_MS = 1000;
 
+/** A device on a line that is held: by which definition it is read, and where it is told how far the work is. */
+export interface AtDevice {
+  readonly line: Line;
+  readonly definition: ControllerDefinition;
+  readonly device: number;
+  readonly progress: (done: number, of: number) => void;
+}
+
 /**
  * Does something on a line that this piece of work alone has meanwhile: it waits its turn, says that it lives, and ends where the line is shut, the work is
  * stopped, or another took the line. What the line cannot do is told as what it is.
@@ -19,7 +27,7 @@ const SAY_MS = 1000;
 export async function onLine<Result>(
   means: Means,
   work: WorkUnderWay,
-  play: (line: Line, definition: ControllerDefinition, wish: OnLine) => Promise<Result>,
+  play: (at: AtDevice) => Promise<Result>,
 ): Promise<Result> {
   const { database } = means;
   const wish = work.subject as OnLine;
@@ -30,6 +38,12 @@ export async function onLine<Result>(
     definition: (await repositories.controllers.byHash(wish.definition))!.data,
   }));
   const line = new Line({ host: stored.host, port: stored.port, kind: stored.kind });
+  const progress = (done: number, of: number): void => {
+    // Where it cannot be told the work goes on: whether it still has its line is asked for elsewhere.
+    database
+      .transaction((repositories) => repositories.work.progress(work.id, work.runner, done, of))
+      .catch(() => undefined);
+  };
   const lost = new AbortController();
   const saying = setInterval(() => {
     hold()
@@ -43,7 +57,7 @@ export async function onLine<Result>(
   const stop = () => line.close();
   work.signal.addEventListener('abort', stop);
   try {
-    return await play(line, definition, wish);
+    return await play({ line, definition, device: wish.device, progress });
   } catch (error) {
     work.signal.throwIfAborted();
     if (lost.signal.aborted)

@@ -18,7 +18,7 @@ const said = computed(
   () =>
     ({
       open: props.row.undecided ? 'not decided' : 'not keyed in',
-      keyed: 'keyed in',
+      keyed: props.row.overBus ? 'written over the bus' : 'keyed in',
       showsElse: `shows ${props.row.shown ?? ''}`,
       skipped: 'skipped',
       byPreset: 'set by the preset',
@@ -37,6 +37,7 @@ const box = computed(
 const below = computed(() => {
   if (props.row.state === 'showsElse') return `The display showed ${props.row.shown}.`;
   if (props.row.state === 'skipped') return `Skipped: ${props.row.why || 'no reason given'}.`;
+  if (props.row.overBus && !props.current) return 'Written over the bus and read back.';
   return props.current
     ? reader.words(props.row.reason ?? props.row.note)
     : props.row.undecided

@@ -32,7 +32,7 @@ async function take(read: PastedSheet) {
   if ('rows' in read) await write(read.rows);
 }
 /** One entry a code; rows without a code cannot be kept under one, so they are told instead of dropped. */
-async function write(rows: readonly SheetRow[]) {
+async function write(rows: readonly SheetRow[], over: 'bus' | null = null) {
   const usable = rows.filter((row) => row.code !== '' && row.code.length <= 40 && row.value.length <= 200);
   if (usable.length > 300) {
     problem.value = `${usable.length} rows; no control has that many codes. Expected at most 300.`;
@@ -44,7 +44,7 @@ async function write(rows: readonly SheetRow[]) {
   await job.write(
     ...usable
       .filter((row) => values.value.get(row.code) !== row.value)
-      .map((row) => ({ kind: 'found' as const, code: row.code, value: row.value })),
+      .map((row) => ({ kind: 'found' as const, code: row.code, value: row.value, ...(over && { over }) })),
   );
 }
 function pasted(event: ClipboardEvent) {
@@ -105,6 +105,7 @@ const found = (code: string, value: string) =>
       v-if="overBus && hasBus && session.mayWrite"
       :key="`bus-${job.oldPin.value?.hash}`"
       class="mb-3"
+      @found="(rows) => write(rows, 'bus')"
     />
     <ReadBack
       v-if="readingBack && canReadBack && session.mayWrite"

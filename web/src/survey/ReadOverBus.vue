@@ -1,32 +1,21 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue';
+import type { SheetRow } from '@brine/core/controllers/definitions';
 import LineChoice from '../shared/bus/LineChoice.vue';
 import { useBusLine, type BusFound } from '../shared/bus/useBusLine.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 
-/** Reads all values of the control as found over its bus, and keeps them as such. */
+/** Reads all values of the control as found over its bus. */
+const emit = defineEmits<{ found: [rows: readonly SheetRow[]] }>();
 const job = useJob();
 const on = useBusLine();
 const found = shallowRef<BusFound | null>(null);
-const kept = shallowRef(false);
 
 async function read() {
-  found.value = null;
-  kept.value = false;
-  const answer = await on.read(job.oldPin.value!.hash);
-  if (!answer) return;
-  found.value = answer;
-  // What stands in the control is the record's, whoever reads it; nothing is keyed or written by that.
-  await job.write(
-    ...answer.values.map(({ code, value }) => ({
-      kind: 'found' as const,
-      code,
-      value: String(value),
-      over: 'bus' as const,
-    })),
-  );
-  kept.value = true;
+  found.value = await on.read(job.oldPin.value!.hash);
+  const rows = found.value?.values.map(({ code, value }, i) => ({ line: i + 1, code, value: String(value) }));
+  if (rows) emit('found', rows);
 }
 </script>
 
@@ -44,8 +33,7 @@ async function read() {
     <template v-if="found">
       <p class="mt-2" role="status" data-test="bus-read-words">
         ✓ {{ found.values.length }} {{ found.values.length === 1 ? 'value' : 'values' }} read in
-        {{ found.requests }} {{ found.requests === 1 ? 'request' : 'requests'
-        }}{{ kept ? ', kept as found' : '' }}.
+        {{ found.requests }} {{ found.requests === 1 ? 'request' : 'requests' }}. They stand below as found.
       </p>
       <p v-if="found.unread.length > 0" class="mt-1 text-alarm" data-test="bus-unread">
         ! {{ found.unread.length }} not read, to be read off the display:

@@ -30,6 +30,7 @@ export {
   decodeNumber,
   encodeNumber,
   followsDisplay,
+  followsUnit,
   type NumberScale,
   printCode,
   printScale,
@@ -52,7 +53,14 @@ export {
   type PanelKey,
   type Press,
 } from './panelGrammar.ts';
-export { type Register, type RegisterFunction, type RegisterReading, type RegisterType } from './register.ts';
+export {
+  readFunctionOf,
+  type Register,
+  type RegisterReading,
+  wordsIn,
+  type RegisterType,
+  writeFunctionOf,
+} from './register.ts';
 export { corrected, type Correction, proposedCorrection } from './correction.ts';
 export { codesOf, mainMenuOf, panelOf } from './panelOf.ts';
 export { readSheet, type SheetRow } from './sheet.ts';

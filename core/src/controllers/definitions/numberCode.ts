@@ -76,9 +76,13 @@ export function rangeUnitOf(encoding: NumberEncoding): Unit | null {
   return encoding.unit === 'ratio' || encoding.unit === 'none' ? null : encoding.unit;
 }
 
+/** Whether a number stands for another temperature where the display's unit changes. */
+export const followsUnit = ({ unit }: NumberEncoding): boolean =>
+  unit === 'displayTemperature' || unit === 'displayDifference';
+
 /** Whether a number looks otherwise where the display's unit or its tenths change. */
-export const followsDisplay = ({ unit, resolution }: NumberEncoding): boolean =>
-  unit === 'displayTemperature' || unit === 'displayDifference' || typeof resolution === 'object';
+export const followsDisplay = (encoding: NumberEncoding): boolean =>
+  followsUnit(encoding) || typeof encoding.resolution === 'object';
 
 /** Step of the shown number, counted from 0. */
 export function resolutionOf(encoding: NumberEncoding, display: DisplayState): number {

@@ -1,5 +1,4 @@
-import type { Register } from '../definitions/index.ts';
-import { readFunctionOf, wordsIn } from './functions.ts';
+import { readFunctionOf, wordsIn, type Register } from '../definitions/index.ts';
 
 /** One request: which registers are read by it. */
 export interface Block {

@@ -1,6 +1,6 @@
 export { type Block, blocksOf, cutOut, MOST } from './blocks.ts';
 export { type FoundOverBus, foundOf } from './found.ts';
-export { exceptionWords, readFunctionOf, wordsIn, writeFunctionOf } from './functions.ts';
+export { hangsOnUnit, unitIsKnown } from './unit.ts';
 export { codeValueOf, readingOf, readingWords, wordsOf } from './values.ts';
 export { fitsType, fromWords, toWords } from './words.ts';
 export { type BusWrite, type BusWriting, writingOf } from './writing.ts';

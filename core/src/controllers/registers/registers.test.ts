@@ -1,6 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import type { ControllerDefinition, Register } from '../definitions/index.ts';
-import { readDefinition } from '../definitions/index.ts';
+import {
+  displayOf,
+  readDefinition,
+  readFunctionOf,
+  wordsIn,
+  type ControllerDefinition,
+  type Register,
+} from '../definitions/index.ts';
 import { seeded } from '../../../testing/seeded.ts';
 import {
   blocksOf,
@@ -10,11 +16,9 @@ import {
   foundOf,
   fromWords,
   MOST,
-  readFunctionOf,
   readingOf,
   readingWords,
   toWords,
-  wordsIn,
   wordsOf,
   writingOf,
 } from './index.ts';
@@ -162,13 +166,58 @@ describe('what was found over the bus', () => {
       [UNIT!, [1]],
     ]);
     const found = foundOf(all, words);
-    expect(found.display.unit).toBe('degF');
     expect([...found.values]).toEqual([
       ['un', 1],
       ['SP', 35.6],
       ['dd', 8],
     ]);
-    expect(found.unread).toEqual([{ code: 'dt', why: 'what its register holds (9) is no value of it' }]);
+    expect(found.unread).toEqual([{ code: 'dt', why: 'What its register holds (9) is no value of it.' }]);
+  });
+});
+
+describe('a display whose unit nobody read', () => {
+  const noUnit = definition([SETPOINT!, INTERVAL!]);
+  test('tells no temperature: 356 of tenths is 35.6 °F or 35.6 °C; what does not hang on it is told', () => {
+    const words = new Map<Register, readonly number[]>([
+      [SETPOINT!, [356]],
+      [INTERVAL!, [8]],
+    ]);
+    const found = foundOf(noUnit, words);
+    expect([...found.values]).toEqual([['dd', 8]]);
+    expect(found.unread).toEqual([{ code: 'SP', why: expect.stringContaining('°C or °F was not read') }]);
+  });
+
+  test('is told where the bus keeps a unit of its own', () => {
+    const own: Register = { ...SETPOINT!, unit: 'degC' };
+    expect([...foundOf(definition([own]), new Map([[own, [20]]])).values]).toEqual([['SP', 2]]);
+  });
+
+  test('is given no temperature, and neither is one that will stand in another unit', () => {
+    const wanted = new Map<string, number | string>([
+      ['SP', 35.6],
+      ['dt', 'run'],
+    ]);
+    const why = 'it is told in °F, and the display will not stand in that, or nobody knows';
+    const writable = definition([UNIT!, SETPOINT!, BY!]);
+    for (const standing of [new Map<string, number>(), new Map([['un', 0]])]) {
+      const { writes, notOverTheBus } = writingOf(writable, wanted, standing, fahrenheit);
+      expect(writes.map(({ code }) => code)).toEqual(['dt']);
+      expect(notOverTheBus).toEqual([{ code: 'SP', why }]);
+    }
+    // The unit is wanted too, but its register is only read: the display stays in °C.
+    const readOnly = definition([{ ...UNIT!, writable: false }, SETPOINT!, BY!]);
+    const both = new Map([...wanted, ['un', 1] as const]);
+    expect(
+      writingOf(readOnly, both, new Map([['un', 0]]), fahrenheit).writes.map(({ code }) => code),
+    ).toEqual(['dt']);
+    // Where the bus keeps °C whatever the display stands in, the same is written, converted.
+    const own = definition([
+      { ...UNIT!, writable: false },
+      { ...SETPOINT!, unit: 'degC' },
+    ]);
+    expect(writingOf(own, new Map([['SP', 35.6]]), new Map([['un', 0]]), fahrenheit).writes).toMatchObject([
+      { code: 'SP', words: [20] },
+    ]);
   });
 });
 
@@ -242,8 +291,13 @@ describe('writing', () => {
       ['dt', 'tin'],
       ['un', 0],
     ]);
-    expect(writingOf(all, wanted, standing).writes.map(({ code }) => code)).toEqual(['un', 'dt', 'dd', 'SP']);
-    const same = writingOf(all, new Map(standing), standing);
+    expect(writingOf(all, wanted, standing, fahrenheit).writes.map(({ code }) => code)).toEqual([
+      'un',
+      'dt',
+      'dd',
+      'SP',
+    ]);
+    const same = writingOf(all, new Map(standing), standing, displayOf(all, standing));
     expect(same).toEqual({ writes: [], notOverTheBus: [] });
   });
 
@@ -254,7 +308,7 @@ describe('writing', () => {
       ['dd', 8],
       ['un', 1],
     ]);
-    expect(writingOf(part, wanted, new Map()).notOverTheBus).toEqual([
+    expect(writingOf(part, wanted, new Map([['un', 0]]), celsius).notOverTheBus).toEqual([
       { code: 'SP', why: 'its register is only read' },
       { code: 'dd', why: 'the other values hide it' },
       { code: 'un', why: 'it has no register' },

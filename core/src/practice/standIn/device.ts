@@ -2,8 +2,11 @@ import {
   displayOf,
   fullMemory,
   parameterOf,
+  readFunctionOf,
   sameCodeValue,
   scaleOf,
+  wordsIn,
+  writeFunctionOf,
   type CodeValue,
   type CodeValues,
   type ControllerDefinition,
@@ -11,15 +14,7 @@ import {
   type Register,
 } from '../../controllers/definitions/index.ts';
 import { atEase, store, type PanelState } from '../../controllers/panel/index.ts';
-import {
-  codeValueOf,
-  MOST,
-  readFunctionOf,
-  readingWords,
-  wordsIn,
-  wordsOf,
-  writeFunctionOf,
-} from '../../controllers/registers/index.ts';
+import { codeValueOf, MOST, readingWords, wordsOf } from '../../controllers/registers/index.ts';
 import type { TemplateId } from '../../machines/box/index.ts';
 import type { Fault } from '../../machines/simulation/index.ts';
 import { unitBehind, type UnitBehind } from '../drills/index.ts';

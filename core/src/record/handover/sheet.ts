@@ -357,6 +357,7 @@ function lineOf(
       planned === '' ? '' : known ? `planned ${planned}` : `planned ${planned}, not yet in the unit`,
       row.state === 'skipped' ? `left alone${row.why ? `: ${row.why}` : ''}` : '',
       stands && row.status === 'default' ? 'factory default' : '',
+      row.overBus ? 'written over the bus' : '',
     ]
       .filter(Boolean)
       .join('; '),

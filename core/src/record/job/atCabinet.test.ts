@@ -97,6 +97,15 @@ describe('what was done at a control since it was known what it holds', () => {
     expect(at.last).toMatchObject({ code: code(2), author: 'lena', device: 'lena' });
   });
 
+  test('what went over the bus was read back: no menu can have dropped it, and it is told apart from what was keyed', () => {
+    const written = { ...keyed(1), over: 'bus', atUnit: 'Una' } as EntryBody;
+    const { at, program } = job([{ body: keyed(0) }, { body: written }, { body: keyed(2), by: 'lena' }]);
+    expect(at.done.map((one) => one.code)).toEqual([code(0), code(2)]);
+    expect([...at.before]).toEqual([[code(1), rows[1]!.value]]);
+    const row = (n: number) => program.rows.find((one) => one.code === code(n))!;
+    expect([row(0).overBus, row(1).overBus]).toEqual([false, true]);
+  });
+
   test('what was read back from a control that was exchanged since says nothing of the new one', () => {
     const read: EntryBody = {
       kind: 'readBack',

@@ -65,8 +65,11 @@ export function atCabinetOf(state: JobState, program: Program, machine: Machine)
       return value === null || !head ? [] : [{ wish: { code: row.code, value }, head }];
     })
     .toSorted((a, b) => inStream(a.head, b.head));
-  const sure = settled.filter(({ head }) => lastRead && inStream(head, lastRead) < 0);
-  const open = settled.slice(sure.length);
+  // What went over the bus was read back from the control's own memory: no menu can have dropped it.
+  const isSure = ({ head }: (typeof settled)[number]) =>
+    overBus(head) || (lastRead !== undefined && inStream(head, lastRead) < 0);
+  const sure = settled.filter(isSure);
+  const open = settled.filter((one) => !isSure(one));
   const last = open.at(-1);
   return {
     before: new Map([...knownCodes(state, program.found), ...sure.map(({ wish }) => asPair(wish))]),
@@ -84,6 +87,8 @@ export function atCabinetOf(state: JobState, program: Program, machine: Machine)
       : null,
   };
 }
+
+const overBus = ({ entry: { body } }: Head) => body.kind === 'keyed' && body.over === 'bus';
 
 const asPair = ({ code, value }: Wish) => [code, value] as const;
 

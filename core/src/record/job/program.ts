@@ -63,6 +63,8 @@ export interface ProgramRow {
   readonly state: KeyState;
   readonly shown: string | null;
   readonly why: string | null;
+  /** True where it went over the control's bus and was read back; nobody keyed it. */
+  readonly overBus: boolean;
   /** Where the value comes from. */
   readonly source: ValueSource;
   /** True where somebody chose the value for this code. */
@@ -243,6 +245,7 @@ function rowOf(
     state: current?.state ?? (byItself ? 'byPreset' : 'open'),
     shown: current?.shown ?? null,
     why: current?.why ?? null,
+    overBus: current?.over === 'bus',
   };
 }
 

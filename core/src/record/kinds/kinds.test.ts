@@ -17,6 +17,11 @@ test.each([
     { kind: 'keyed', code: 'drip', state: 'showsElse', value: '5', shown: '4' },
     'At the cabinet, drip: shows 4',
   ],
+  [
+    { kind: 'keyed', code: 'drip', state: 'keyed', value: '5', over: 'bus', atUnit: 'Una' },
+    'At the cabinet, drip: written 5, over the bus, Una at the unit',
+  ],
+  [{ kind: 'found', code: 'Cp', value: '300', over: 'bus' }, 'Found Cp: 300, read over the bus'],
   [{ kind: 'note', text: 'Fan hums' }, 'Note: Fan hums'],
   [
     {

@@ -28,9 +28,9 @@ const nameOf = (code: string) => parameterOf(job.replacement.value!, code)?.name
 const words = {
   written: '✓ written and read back',
   otherwise: '! it shows',
-  refused: '! refused:',
-  notKnown: '! not known:',
-  notReached: '! not reached',
+  refused: '! refused, it shows',
+  notKnown: '! not known what stands there.',
+  notWritten: '! not written.',
 } as const;
 const open = computed(() => written.value?.written.filter(({ is }) => is !== 'written').length ?? 0);
 </script>

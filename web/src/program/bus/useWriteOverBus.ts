@@ -18,6 +18,8 @@ export function useWriteOverBus() {
   const atUnit = ref('');
   const mayBeWritten = ref(false);
 
+  /** How the display stands under which the plan tells its numbers. */
+  const told = computed(() => job.program.value.display);
   const wanted = computed(
     () =>
       new Map(
@@ -30,8 +32,8 @@ export function useWriteOverBus() {
     job.program.value.rows.filter((row) => row.undecided).map(({ code }) => code),
   );
   const plan = computed<BusWriting | null>(() =>
-    standing.value && job.replacement.value
-      ? writingOf(job.replacement.value, wanted.value, standing.value)
+    standing.value && job.replacement.value && told.value
+      ? writingOf(job.replacement.value, wanted.value, standing.value, told.value)
       : null,
   );
   const warnings = computed(() =>
@@ -52,7 +54,7 @@ export function useWriteOverBus() {
 
   async function write(): Promise<void> {
     const values = plan.value!.writes.map(({ code, value }) => ({ code, value }));
-    const answer = await on.write(job.newPin.value!.hash, values, atUnit.value.trim());
+    const answer = await on.write(job.newPin.value!.hash, values, told.value!, atUnit.value.trim());
     if (answer) await take(answer);
   }
 
@@ -77,13 +79,12 @@ export function useWriteOverBus() {
         };
         if (one.is === 'written') return [{ ...about, state: 'keyed' as const }];
         // What nobody knows, or nothing was done about, stays open as it was.
-        const shown = one.is === 'otherwise' ? one.found : one.is === 'refused' ? one.old : null;
-        if (shown === undefined || shown === null) return [];
+        if (one.found === undefined) return [];
         return [
           {
             ...about,
             state: 'showsElse' as const,
-            shown: cutText(String(shown), LONGEST_CODE),
+            shown: cutText(String(one.found), LONGEST_CODE),
             ...(one.why !== undefined && { why: cutText(one.why, LONGEST_TEXT) }),
           },
         ];

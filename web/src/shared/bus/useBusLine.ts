@@ -1,16 +1,21 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useLocalStorage } from '@vueuse/core';
+import type { DisplayState } from '@brine/core/controllers/definitions';
 import type { BusLine, Work } from '@brine/contract/routes';
 import { addressOf, messageOf, request } from '../api/client.ts';
 import { useJob } from '../job/useJob.ts';
+import { useSession } from '../session/sessionStore.ts';
 
 /** How often it is asked how far a piece of work is, ms. */
 const ASK_MS = 400;
 /** So often more where a piece of work was stopped and still tells what it did. */
 const LATE = 25;
 
-/** Writings whose answer is not in the record yet, by job: a page may be left while they go on. */
-export const useWritingUnderWay = () => useLocalStorage<Record<string, string>>('brine.bus.writing', {});
+/** A person's writings whose answer is not in the record yet, by job: a page may be left while they go on. */
+export function useWritingUnderWay() {
+  const session = useSession();
+  return useLocalStorage<Record<string, string>>(`brine.bus.writing.${session.person?.id ?? ''}`, {});
+}
 
 /** The lines of a job's site, which of them and which device on it, and what is under way there. */
 export function useBusLine() {
@@ -104,12 +109,13 @@ export function useBusLine() {
   const write = (
     definition: string,
     values: readonly { code: string; value: string | number }[],
+    display: DisplayState,
     atUnit: string,
   ) =>
     run<BusWritten>(async (on) => {
       const begun = await request('startBusWrite', {
         params: { id: job.id },
-        body: { ...on, definition, values, atUnit, mayBeWritten: true },
+        body: { ...on, definition, values, display, atUnit, mayBeWritten: true },
       });
       underWay.value = { ...underWay.value, [job.id]: begun.work.id };
       return begun;
@@ -152,14 +158,15 @@ export interface BusFound {
 /** What became of values that were written. */
 export interface BusWritten {
   readonly atUnit: string;
-  readonly written: readonly {
-    readonly code: string;
-    readonly is: 'written' | 'otherwise' | 'refused' | 'notKnown' | 'notReached';
-    readonly value: string | number;
-    /** What stood there before. */
-    readonly old?: string | number | null;
-    readonly found?: string | number;
-    readonly why?: string;
-  }[];
-  readonly notOverTheBus: readonly { readonly code: string; readonly why: string }[];
+  readonly written: readonly BusBecame[];
+}
+
+/** What became of one of them: see `writeValues` of the bus. */
+export interface BusBecame {
+  readonly code: string;
+  readonly is: 'written' | 'otherwise' | 'refused' | 'notKnown' | 'notWritten';
+  readonly value: string | number;
+  /** What stands there instead, as the display shows it by then. */
+  readonly found?: string | number;
+  readonly why?: string;
 }

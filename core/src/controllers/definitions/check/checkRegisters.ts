@@ -1,18 +1,20 @@
-import { registerFunctions, registerReadings, registerTypes } from '../register.ts';
+import { encodingUnits } from '../definition.ts';
+import {
+  readFunctionOf,
+  registerFunctions,
+  registerReadings,
+  registerTypes,
+  wordsIn,
+  writeFunctionOf,
+  type Register,
+} from '../register.ts';
 import { isRecord, shown, type Faults } from './fault.ts';
 
 const HIGHEST = 0xffff;
-/** Two spans under functions that speak to the same table must not share an address. */
-const TABLES: Readonly<Record<number, string>> = {
-  1: 'coils',
-  5: 'coils',
-  2: 'contacts',
-  3: 'holding registers',
-  6: 'holding registers',
-  16: 'holding registers',
-  4: 'input registers',
-};
-const UNITS = ['degC', 'degF', 'K', 'deltaF', 's', 'min', 'h', '%', 'V', 'ratio', 'none'];
+/** What the four tables of a device are called, by the function that reads them. */
+const TABLES = { 1: 'coils', 2: 'contacts', 3: 'holding registers', 4: 'input registers' } as const;
+/** A bus knows no display: its units are fixed. */
+const UNITS: readonly string[] = encodingUnits.filter((unit) => !unit.startsWith('display'));
 
 /** Judges the register table: each row by itself, and that no two rows of one table overlap. */
 export function checkRegisters(
@@ -31,8 +33,8 @@ export function checkRegisters(
     const is = checkName(path, register, codes, named, faults);
     const words = checkPlace(path, register, faults);
     checkRest(path, register, faults);
-    const table = TABLES[register['function'] as number];
-    if (words === null || table === undefined) return;
+    if (words === null) return;
+    const table = TABLES[readFunctionOf(register as unknown as Register)];
     const from = register['address'] as number;
     const span = { table, from, to: from + words - 1, path, is };
     const other = spans.find((one) => one.table === table && one.from <= span.to && span.from <= one.to);
@@ -70,7 +72,7 @@ function checkName(
   return is;
 }
 
-/** Function, address and type; how many words or bits it takes, null where that cannot be told. */
+/** Function, address and type; how many words or bits it takes, null where one of them is wrong. */
 function checkPlace(
   path: string,
   register: Readonly<Record<string, unknown>>,
@@ -86,7 +88,7 @@ function checkPlace(
   const isType = registerTypes.includes(type as never);
   if (!isType)
     faults.add(`${path}.type`, `${shown(type)} is unknown; expected one of ${registerTypes.join(', ')}`);
-  const words = /32$/.test(String(type)) ? 2 : 1;
+  const words = isType ? wordsIn(type as Register['type']) : 1;
   const isAddress = Number.isInteger(address) && (address as number) >= 0;
   if (!isAddress || (address as number) + words - 1 > HIGHEST)
     faults.add(`${path}.address`, `expected a whole number from 0 to ${HIGHEST}, found ${shown(address)}`);
@@ -98,7 +100,7 @@ function checkPlace(
     );
   else if (by === 6 && words === 2)
     faults.add(`${path}.function`, 'two registers are written together: function 16');
-  return isAddress && isType ? words : null;
+  return isFunction && isAddress && isType ? words : null;
 }
 
 function checkRest(path: string, register: Readonly<Record<string, unknown>>, faults: Faults): void {
@@ -111,7 +113,7 @@ function checkRest(path: string, register: Readonly<Record<string, unknown>>, fa
     faults.add(`${path}.unit`, `${shown(unit)} is unknown; expected one of ${UNITS.join(', ')}`);
   if (writable !== undefined && typeof writable !== 'boolean')
     faults.add(`${path}.writable`, `expected true or false, found ${shown(writable)}`);
-  if (writable === true && (by === 2 || by === 4))
+  if (writable === true && registerFunctions.includes(by as never) && !writeFunctionOf(register as never))
     faults.add(`${path}.writable`, `what is read by function ${by} cannot be written`);
   if (order !== undefined && !Number.isFinite(order))
     faults.add(`${path}.order`, `expected a number, found ${shown(order)}`);
