@@ -1,6 +1,7 @@
 import { findDisplay, track, WAYS, type Seen, type Pose, type WhyNot } from '../display/index.ts';
 import { brightestOf, type Lights } from '../light/index.ts';
-import { agreedText, litCount, within, type Frame } from './agreed.ts';
+import { agreedText, within, type Frame } from './agreed.ts';
+import { heldAfter, type Held } from './held.ts';
 import { lampAfter, lampAt, newLamp, type LampCourse, type LampState } from './lamps.ts';
 
 /** A text that stands on the display since a moment in seconds, and how exactly that moment is known; null: it stood there when watching began. */
@@ -14,8 +15,8 @@ export interface Shown {
 /** What watching a display has come to. */
 export interface Watching {
   readonly pose: Pose | null;
-  /** How many segments were lit when the pose was held best. */
-  readonly anchor: number;
+  /** How the pose was held; null where the display was not read since it was found anew. */
+  readonly held: Held | null;
   /** By which light it is read, and how much of it its segments give. */
   readonly by: keyof Lights;
   readonly level: number;
@@ -31,7 +32,7 @@ export interface Watching {
 
 export const notWatching: Watching = {
   pose: null,
-  anchor: 0,
+  held: null,
   by: 'colour',
   level: 0,
   frames: [],
@@ -62,9 +63,6 @@ const LOST = 0.8;
 const SEARCH = 0.5;
 /** So many ways are tried on one picture: the others on the next, so that the watch goes on meanwhile. */
 const TRIED = 2;
-/** A pose is taken over from pictures with this share of the segments that were lit when it was held best; what was best fades by this share a picture. */
-const HOLDS = 0.8;
-const FADES = 0.995;
 /** Dark for so long, it is dark; before, it may blink. */
 const DARK = 2.2;
 
@@ -73,7 +71,7 @@ const OVER = 3;
 
 /** Takes one picture, taken at a moment in seconds, later than those before. */
 export function watch(before: Watching, lights: Lights, at: number): Watched {
-  let { pose, anchor, by, level, searchedAt, searches } = before;
+  let { pose, held, by, level, searchedAt, searches } = before;
   const pictures = [...before.pictures.slice(1 - OVER), { at, lights }];
   let seen: Seen = pose ? track(lights[by], pose, level) : { kind: 'notRead', why: 'noDisplay' };
   let from = at;
@@ -95,15 +93,13 @@ export function watch(before: Watching, lights: Lights, at: number): Watched {
       seen = { kind: 'read', ...found };
       by = found.by;
       pose = found.pose;
-      anchor = 0;
+      held = null;
       level = found.level;
     } else if (seen.kind === 'notRead' && seen.why !== 'dark' && at - lastRead > 4 * LOST) pose = null;
   }
   if (seen.kind === 'read') {
-    // Few lit segments hold a pose badly, and it would slip away under them: only where most are lit that were, it is taken over.
-    const lit = litCount(seen.digits);
-    if (pose === null || seen.digits.length > pose.digits || lit >= HOLDS * anchor) pose = seen.pose;
-    anchor = Math.max(lit, anchor * FADES);
+    held = heldAfter(held, seen);
+    pose = held.pose;
     level = 0.8 * level + 0.2 * seen.level;
   }
   const frames = [...before.frames.filter((frame) => frame.at > at - KEPT), { at, from, seen }];
@@ -116,7 +112,7 @@ export function watch(before: Watching, lights: Lights, at: number): Watched {
   return {
     watching: {
       pose,
-      anchor,
+      held,
       by,
       level,
       frames,
