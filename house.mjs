@@ -684,8 +684,10 @@ export const webRooms = {
     'writing/asking',
     'writing/booklet',
     'writing/keys',
+    'writing/registers',
   ],
   'writing/asking': ['shared/display', 'shared/ui', 'workers'],
   'writing/booklet': ['shared/mount', 'shared/api', 'shared/pdf', 'shared/pictures', 'shared/ui', 'workers'],
   'writing/keys': ['shared/ui'],
+  'writing/registers': ['shared/api', 'shared/bus', 'shared/ui'],
 };

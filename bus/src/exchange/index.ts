@@ -1,3 +1,4 @@
+export { readPlaces } from './places.ts';
 export { readFound } from './readFound.ts';
 export { readReadings } from './readings.ts';
 export { writeValues } from './write.ts';

@@ -59,6 +59,7 @@ export const paths = {
   busLines: { method: 'get', path: '/sites/:id/lines' },
   createBusLine: { method: 'post', path: '/sites/:id/lines' },
   changeBusLine: { method: 'patch', path: '/lines/:id' },
+  startBusTry: { method: 'post', path: '/lines/:id/try' },
   startBusRead: { method: 'post', path: '/jobs/:id/bus/read' },
   startBusWrite: { method: 'post', path: '/jobs/:id/bus/write' },
   works: { method: 'get', path: '/work' },

@@ -22,6 +22,9 @@ export const busLine = object({
 export type BusLine = DeepReadonly<InferType<typeof busLine>>;
 const answersLine = object({ line: busLine.required() });
 
+/** Most words of one trial: a register table of some hundred rows, and what stands beside them. */
+const MOST_PLACES = 2000;
+const HIGHEST_ADDRESS = 0xffff;
 /** Most values of one writing: more than any menu has. */
 const MOST_VALUES = 500;
 const LONGEST_HOST = 253;
@@ -68,6 +71,30 @@ export const busRoutes = {
     params: idParams,
     body: object({ open: boolean().required('open: expected true or false') }),
     answer: answersLine,
+  }),
+  startBusTry: contract({
+    ...paths.startBusTry,
+    summary:
+      'Begins reading single registers of a device on a line, to try what a booklet says of them; the answer is a file of JSON',
+    access: 'technician',
+    status: 202,
+    params: idParams,
+    body: object({
+      device: device(),
+      places: array(
+        object({
+          /** 1 coils, 2 contacts, 3 holding registers, 4 input registers: the function that reads them. */
+          table: number<1 | 2 | 3 | 4>()
+            .required('table: expected 1, 2, 3 or 4')
+            .oneOf([1, 2, 3, 4], 'table: expected 1, 2, 3 or 4'),
+          address: whole(0, HIGHEST_ADDRESS).required('address: expected a number from 0 to 65535'),
+        }),
+      )
+        .required('places: expected a list')
+        .min(1, 'places: expected at least one')
+        .max(MOST_PLACES, `places: expected at most ${MOST_PLACES}`),
+    }),
+    answer: answersWork,
   }),
   startBusRead: contract({
     ...paths.startBusRead,

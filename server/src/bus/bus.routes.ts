@@ -1,6 +1,6 @@
 import { api } from '@brine/contract/routes';
 import { personOf, serve } from '../http/route.ts';
-import { askForRead, askForWrite, changeLine, createLine, listLines } from './bus.service.ts';
+import { askForRead, askForTry, askForWrite, changeLine, createLine, listLines } from './bus.service.ts';
 
 export const busRoutes = [
   serve(api.busLines, async ({ services, params }) => ({ lines: await listLines(services, params.id) })),
@@ -9,6 +9,9 @@ export const busRoutes = [
   })),
   serve(api.changeBusLine, async (input) => ({
     line: await changeLine(input.services, personOf(input), input.params.id, input.body.open),
+  })),
+  serve(api.startBusTry, async (input) => ({
+    work: await askForTry(input.services, personOf(input), input.params.id, input.body),
   })),
   serve(api.startBusRead, async (input) => ({
     work: await askForRead(input.services, personOf(input), input.params.id, input.body),

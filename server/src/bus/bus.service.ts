@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { RegisterPlace } from '@brine/core/controllers/registers';
 import type { DisplayState } from '@brine/core/controllers/definitions';
 import type { BusLine, LineKind, Work } from '@brine/contract/routes';
 import type { Repositories } from '../database/database.ts';
@@ -8,16 +9,20 @@ import { mustFindSite } from '../sites/sites.service.ts';
 import { askFor } from '../work/work.service.ts';
 import type { StoredBusLine } from './busLine.entity.ts';
 
-/** What is asked of a controller on a line. No address is named: the line is one that a lead entered. */
+/** A device on a line. No address is named: the line is one that a lead entered. */
 export interface OnLine {
   readonly line: string;
   readonly device: number;
+}
+
+/** What is asked of a controller there. */
+export interface OnController extends OnLine {
   /** The hash of the definition it is read by. */
   readonly definition: string;
 }
 
 /** A writing: the values, and who stands at the unit and said that it may be written. */
-export interface WriteWish extends OnLine {
+export interface WriteWish extends OnController {
   readonly values: readonly { readonly code: string; readonly value: string | number }[];
   /** How the display stands under which they are told. */
   readonly display: DisplayState;
@@ -71,11 +76,34 @@ export function changeLine(
   });
 }
 
+/** Single registers that are tried: what they mean is not known yet, and not asked for. */
+export interface TryWish extends OnLine {
+  readonly places: readonly RegisterPlace[];
+}
+
+/** Anybody who writes controls down may try them on a line of any site that is open. */
+export async function askForTry(
+  services: Services,
+  person: SignedIn,
+  id: string,
+  wish: Omit<TryWish, 'line'>,
+): Promise<Work> {
+  const line = await services.database.transaction((repositories) => repositories.busLines.byId(id));
+  if (!line) throw new AppError('notFound', 'No such line');
+  mustBeOpen(line);
+  const title = `Trying ${line.name}, device ${wish.device}`;
+  return askFor(services, person, 'busTry', title, { line: id, ...wish });
+}
+
+function mustBeOpen({ name, open }: StoredBusLine): void {
+  if (!open) throw new AppError('conflict', `${name} is shut; a lead opens it`);
+}
+
 export async function askForRead(
   services: Services,
   person: SignedIn,
   job: string,
-  wish: OnLine,
+  wish: OnController,
 ): Promise<Work> {
   const title = await checked(services, person, job, wish, 'Reading');
   return askFor(services, person, 'busRead', title, wish);
@@ -96,7 +124,7 @@ function checked(
   services: Services,
   person: SignedIn,
   id: string,
-  wish: OnLine,
+  wish: OnController,
   doing: string,
 ): Promise<string> {
   return services.database.transaction(async (repositories) => {
@@ -109,7 +137,7 @@ function checked(
       );
       throw new AppError('badInput', 'line: expected a line that a lead entered for the site of this job');
     }
-    if (!line.open) throw new AppError('conflict', `${line.name} is shut; a lead opens it`);
+    mustBeOpen(line);
     if (!(await repositories.controllers.byHash(wish.definition)))
       throw new AppError('badInput', 'definition: expected the hash of a controller in the library');
     return `${doing} ${unit.name} over ${line.name}, device ${wish.device}`;

@@ -148,6 +148,39 @@ describe('reading and writing over a line', () => {
     expect(gone.work.problem).toContain('127.0.0.1, port 1');
   });
 
+  test('single registers are tried: what each holds, and which the device does not have', async () => {
+    const { device, line, serving } = await lineTo();
+    const before = new Map(device.memory);
+    const t1 = control.registers!.find(({ code }) => code === 't1')!.address;
+    const places = [
+      { table: 3, address: t1 },
+      { table: 2, address: 0 },
+      { table: 3, address: 60_000 },
+    ];
+    const begun = await tess.call('POST', `/api/lines/${line}/try`, { device: 3, places });
+    const { file } = await ended(begun);
+    const at = (table: number, address: number) =>
+      file.answers.find(
+        (one: { table: number; address: number }) => one.table === table && one.address === address,
+      ).is;
+    // Tenths of what the display shows: the scale of its definition.
+    expect(at(3, t1)).toBe(Number(device.memory.get('t1')) * 10);
+    expect([0, 1]).toContain(at(2, 0));
+    expect(at(3, 60_000)).toContain('it has no such register');
+    expect(device.memory).toEqual(before);
+    await lea.call('PATCH', `/api/lines/${line}`, { open: false });
+    const asked = serving.requests();
+    const shut = await tess.call('POST', `/api/lines/${line}/try`, { device: 3, places });
+    expect([shut.status, serving.requests()]).toEqual([409, asked]);
+    for (const wrong of [[], [{ table: 5, address: 1 }], [{ table: 3, address: 65_536 }]])
+      expect((await tess.call('POST', `/api/lines/${line}/try`, { device: 3, places: wrong })).status).toBe(
+        400,
+      );
+    expect((await tess.call('POST', `/api/lines/${randomUUID()}/try`, { device: 3, places })).status).toBe(
+      404,
+    );
+  });
+
   test('two who read at once take turns on the line, and both have all of it', async () => {
     const { line } = await lineTo('slow=20');
     const both = await Promise.all([ask('read', line), ask('read', line)]);

@@ -3,6 +3,7 @@ import { writingOf } from '@brine/core/controllers/registers';
 import type { DoWork } from '../work/kind.ts';
 import type { WriteWish } from './bus.service.ts';
 import { keepAnswer } from './keepAnswer.ts';
+import { definitionFor } from './definitionFor.ts';
 import { onLine } from './onLine.ts';
 
 /**
@@ -10,7 +11,8 @@ import { onLine } from './onLine.ts';
  * file: what became of each value, in the order in which they were asked for.
  */
 export const writeOverBus: DoWork = (means, work) =>
-  onLine(means, work, async ({ line, definition, device, progress }) => {
+  onLine(means, work, async ({ line, device, progress }) => {
+    const definition = await definitionFor(means, work);
     const { values, display, atUnit } = work.subject as WriteWish;
     const found = await readFound(line, device, definition);
     const wanted = new Map(values.map(({ code, value }) => [code, value]));

@@ -1,5 +1,4 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { Line, LineFailure } from '@brine/bus/line';
 import type { Means } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
@@ -12,10 +11,9 @@ const WAIT_MS = 60_000;
 /** How often work says that it still has its line, ms. */
 const SAY_MS = 1000;
 
-/** A device on a line that is held: by which definition it is read, and where it is told how far the work is. */
+/** A device on a line that is held, and where it is told how far the work is. */
 export interface AtDevice {
   readonly line: Line;
-  readonly definition: ControllerDefinition;
   readonly device: number;
   readonly progress: (done: number, of: number) => void;
 }
@@ -33,10 +31,9 @@ export async function onLine<Result>(
   const wish = work.subject as OnLine;
   const hold = () => database.transaction((repositories) => repositories.busLines.hold(wish.line, work.id));
   await turnOf(means, work, wish, hold);
-  const { stored, definition } = await database.transaction(async (repositories) => ({
-    stored: (await repositories.busLines.byId(wish.line))!,
-    definition: (await repositories.controllers.byHash(wish.definition))!.data,
-  }));
+  const stored = await database.transaction(
+    async (repositories) => (await repositories.busLines.byId(wish.line))!,
+  );
   const line = new Line({ host: stored.host, port: stored.port, kind: stored.kind });
   const progress = (done: number, of: number): void => {
     // Where it cannot be told the work goes on: whether it still has its line is asked for elsewhere.
@@ -57,7 +54,7 @@ export async function onLine<Result>(
   const stop = () => line.close();
   work.signal.addEventListener('abort', stop);
   try {
-    return await play({ line, definition, device: wish.device, progress });
+    return await play({ line, device: wish.device, progress });
   } catch (error) {
     work.signal.throwIfAborted();
     if (lost.signal.aborted)

@@ -1,5 +1,6 @@
 import type { WorkKind } from '@brine/contract/routes';
 import { readOverBus } from '../bus/busRead.work.ts';
+import { tryOverBus } from '../bus/busTry.work.ts';
 import { writeOverBus } from '../bus/busWrite.work.ts';
 import { writeJobFiles } from '../exports/jobFiles.work.ts';
 import { makeReport } from '../reports/report.work.ts';
@@ -13,6 +14,7 @@ export const workKinds: Readonly<Record<WorkKind, DoWork>> = {
   sheets: makeSheets,
   jobFiles: writeJobFiles,
   report: makeReport,
+  busTry: tryOverBus,
   busRead: readOverBus,
   busWrite: writeOverBus,
 };

@@ -35,10 +35,11 @@ const inTheWay = computed(() => {
     ...(open.length > 8 ? [`and ${open.length - 8} rows more.`] : []),
     ...props.live.connections.value.problems.map((problem) => `${problem}.`),
     ...props.live.preset.value.problems.map((problem) => `${problem}.`),
+    ...props.live.registers.value.problems.map((problem) => `${problem}.`),
     ...(props.live.panel.value === null
       ? ['The keys that were shown make no panel yet: see Keys, or pick a pattern.']
       : []),
-    ...props.live.faults.value.slice(0, 8).map((f) => `${f.path}: ${f.message}.`),
+    ...props.live.faults.value.slice(0, 8).map((f) => `${placeOfFault(f.path)}: ${f.message}.`),
     ...(taken.value
       ? [
           `Version ${props.live.writing.value.version} of ${family.value} is in the library; give this one another.`,
@@ -46,6 +47,14 @@ const inTheWay = computed(() => {
       : []),
   ];
 });
+
+/** Where a fault is: a register by the line of the booklet, else the path in the definition. */
+function placeOfFault(path: string): string {
+  const at = /^\$\.registers\[(\d+)\]/.exec(path)?.[1];
+  const rows = props.live.registers.value.rows.filter(({ register }) => register !== null);
+  const line = at === undefined ? undefined : rows[Number(at)]?.printed.line;
+  return line === undefined ? path : `Registers, line ${line}`;
+}
 
 /** What was decided on the rows, for the company's next booklet. */
 function decisions() {

@@ -13,6 +13,7 @@ import ConnectionsStep from './ConnectionsStep.vue';
 import KeysStep from './KeysStep.vue';
 import PasteBox from './PasteBox.vue';
 import PresetsStep from './PresetsStep.vue';
+import RegistersStep from './registers/RegistersStep.vue';
 import RowTable from './RowTable.vue';
 import SaveCard from './SaveCard.vue';
 import ShortcutsStep from './ShortcutsStep.vue';
@@ -88,6 +89,7 @@ function startAnew() {
         <KeysStep v-else-if="step === 'keys'" :live="live" />
         <ShortcutsStep v-else-if="step === 'shortcuts'" :live="live" />
         <PresetsStep v-else-if="step === 'presets'" :live="live" />
+        <RegistersStep v-else-if="step === 'registers'" :live="live" />
         <div v-else class="flex flex-col gap-8">
           <SaveCard :live="live" @saved="booklet.close()" />
           <PracticeBench v-if="live.machine.value" :key="tried" :machine="live.machine.value" draft />

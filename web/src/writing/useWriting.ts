@@ -10,6 +10,7 @@ import {
   connectionsOf,
   type WrittenConnections,
   draftDefinition,
+  draftRegisters,
   draftRows,
   mendRows,
   panelFrom,
@@ -19,6 +20,8 @@ import {
   type DraftRow,
   type Mend,
   type RowCondition,
+  type SaidOfRegister,
+  type WrittenRegisters,
   withPresets,
 } from '@brine/core/controllers/suggest';
 import { request } from '../shared/api/client.ts';
@@ -131,11 +134,14 @@ export function useWriting() {
   const preset = computed(() =>
     withPresets(draft.value.definition, writing.value.presets, writing.value.presetCode),
   );
+  const registers = computed(() => draftRegisters(draft.value.definition, writing.value.registers));
   const connected = computed<ControllerDefinition>(() => ({
     ...preset.value.definition,
     ...(panel.value && { panel: panel.value }),
     ...connections.value.parts,
     ...(alarmCodes.value && { alarmCodes: alarmCodes.value }),
+    ...(registers.value.registers.length > 0 && { registers: registers.value.registers }),
+    ...(registers.value.check && { registerCheck: registers.value.check }),
   }));
   /** What its codes and connections imply; what was decided on it stands in `writing.builtIn`. */
   const implied = computed<readonly Implied[]>(() => impliedBy(connected.value));
@@ -188,6 +194,7 @@ export function useWriting() {
     preset,
     draft,
     connections,
+    registers,
     implied,
     definition,
     faults,
@@ -213,6 +220,15 @@ export function useWriting() {
       }),
     connect: (part: Partial<WrittenConnections>) =>
       change({ connections: { ...writing.value.connections, ...part } }),
+    writeRegisters: (part: Partial<WrittenRegisters>) =>
+      change({ registers: { ...writing.value.registers, ...part } }),
+    /** Says something of a row of the register table. */
+    sayOfRegister: (key: string, part: SaidOfRegister) => {
+      const { registers: before } = writing.value;
+      change({
+        registers: { ...before, rows: { ...before.rows, [key]: { ...before.rows[key], ...part } } },
+      });
+    },
     /** Says a fact that no code says; null: it is not stated. */
     sayBuiltIn: (values: Writing['builtIn']) => change({ builtIn: { ...writing.value.builtIn, ...values } }),
     /** Says whether a value stands as soon as it is taken, or once the menu was left. */

@@ -4,7 +4,7 @@ import type { LiveWriting } from './useWriting.ts';
 import { blank } from './writing.ts';
 
 export type WriterStepId =
-  'booklet' | 'meanings' | 'connections' | 'builtIn' | 'keys' | 'shortcuts' | 'presets' | 'try';
+  'booklet' | 'meanings' | 'connections' | 'builtIn' | 'keys' | 'shortcuts' | 'presets' | 'registers' | 'try';
 
 /** A step of writing a controller down: what is done there, in a few words, and whether something is open. */
 export interface WriterStep {
@@ -28,6 +28,8 @@ export const useWriterSteps = (live: LiveWriting) =>
       (of) => connections[of] === null,
     );
     const deduced = live.implied.value.filter(({ setting }) => !(setting in builtIn)).length;
+    const registers = live.registers.value;
+    const inDoubt = registers.rows.filter(({ doubts }) => doubts.length > 0).length;
     const step = (id: WriterStepId, name: string, says: string, state: WriterStep['state']) => ({
       id,
       name,
@@ -87,6 +89,20 @@ export const useWriterSteps = (live: LiveWriting) =>
         'Presets',
         presets.length === 0 ? 'none' : counted(presets.length, 'preset', 'presets'),
         live.preset.value.problems.length > 0 ? 'open' : 'done',
+      ),
+      step(
+        'registers',
+        'Registers',
+        registers.rows.length === 0
+          ? 'none'
+          : inDoubt > 0
+            ? `${inDoubt} to check`
+            : counted(registers.registers.length, 'register', 'registers'),
+        registers.rows.length === 0 && registers.problems.length === 0
+          ? 'may'
+          : inDoubt > 0 || registers.problems.length > 0
+            ? 'open'
+            : 'done',
       ),
       step('try', 'Try and save', '', 'open'),
     ];

@@ -1,6 +1,7 @@
 import type { PanelKey } from '@brine/core/controllers/definitions';
 import {
   noConnections,
+  noRegisters,
   panelPatterns,
   type ColumnRole,
   type Mend,
@@ -8,6 +9,7 @@ import {
   type RowCondition,
   type WrittenConnections,
   type WrittenPreset,
+  type WrittenRegisters,
 } from '@brine/core/controllers/suggest';
 import { type Demonstration, type MenuAnswers, type ShownStep } from '@brine/core/controllers/showing';
 import type { SettingId, SettingValue } from '@brine/core/foundation/settings';
@@ -73,6 +75,8 @@ export interface Writing {
   readonly connections: WrittenConnections;
   /** What its display shows when something is wrong; null where nobody read that yet. */
   readonly alarms: readonly WrittenAlarm[] | null;
+  /** The booklet's register table, where the control has a bus. */
+  readonly registers: WrittenRegisters;
   /** Facts that no code says, by setting: what somebody confirmed or chose, null where it is not stated. Those not here stand as deduced. */
   readonly builtIn: Readonly<Partial<Record<SettingId, SettingValue | null>>>;
 }
@@ -115,5 +119,6 @@ export const blank: Writing = {
   presetCode: null,
   connections: noConnections,
   alarms: null,
+  registers: noRegisters,
   builtIn: {},
 };

@@ -56,7 +56,9 @@ export {
 export {
   readFunctionOf,
   type Register,
+  type RegisterCheck,
   type RegisterReading,
+  registerReadings,
   wordsIn,
   type RegisterType,
   writeFunctionOf,

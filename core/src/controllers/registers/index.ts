@@ -1,5 +1,6 @@
 export { type Block, blocksOf, cutOut, MOST } from './blocks.ts';
 export { type FoundOverBus, foundOf } from './found.ts';
+export { Heard, judgeTrial, placesToTry, type RegisterPlace, type Tried } from './trial.ts';
 export { hangsOnUnit, unitIsKnown } from './unit.ts';
 export { codeValueOf, readingOf, readingWords, wordsOf } from './values.ts';
 export { fitsType, fromWords, toWords } from './words.ts';

@@ -13,3 +13,14 @@ export type { Choice } from './match/learned.ts';
 export { type BookletRow, CLEAR, SURE, suggestSetting } from './match/suggest.ts';
 export { type ColumnRole, columnRoles } from './table/columns.ts';
 export { isFilled, type Mend, mendRows, readTable } from './table/readTable.ts';
+export {
+  type AddressCount,
+  draftRegisters,
+  nameOf,
+  noRegisters,
+  type RegisterDraft,
+  type RegisterRole,
+  registerRoles,
+  type SaidOfRegister,
+  type WrittenRegisters,
+} from './registers/index.ts';

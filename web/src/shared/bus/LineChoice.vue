@@ -2,10 +2,10 @@
 import { computed } from 'vue';
 import AppButton from '../ui/AppButton.vue';
 import FormProblem from '../ui/FormProblem.vue';
-import type { OnBusLine } from './useBusLine.ts';
+import type { OnLine } from './useLines.ts';
 
 /** Which line and which device on it, and how far the work there is. */
-const props = defineProps<{ on: OnBusLine }>();
+const props = defineProps<{ on: OnLine }>();
 const line = computed({
   get: () => props.on.line.value,
   set: (id) => props.on.choose(id, props.on.device.value),
