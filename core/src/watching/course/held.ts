@@ -1,30 +1,24 @@
 import { moved, type Pose, type Seen } from '../display/index.ts';
 import { litCount } from './agreed.ts';
 
-/** A display's pose over pictures, and how well the picture determined it from which it has its shape: how many segments were lit there, and how far each was from being unsure. */
+/** A display's pose over pictures, and how many segments were lit on the picture from which it has its shape: the more, the better it is determined. */
 export interface Held {
   readonly pose: Pose;
   readonly lit: number;
-  readonly margin: number;
 }
 
 /** What was best fades by this share a picture: a phone that is moved is followed by and by. */
-const FADES = { lit: 0.998, margin: 0.98 } as const;
+const FADES = 0.998;
 
 /**
  * The pose after one picture more. A picture with few lit segments determines it badly, and from one to the next it would slip away beside the dark ones: such a picture only shifts it, its
  * shape stays that of the best one.
  */
-export function heldAfter(
-  held: Held | null,
-  { digits, pose, margin }: Extract<Seen, { kind: 'read' }>,
-): Held {
+export function heldAfter(held: Held | null, { digits, pose }: Extract<Seen, { kind: 'read' }>): Held {
   const lit = litCount(digits);
-  const now = { pose, lit, margin };
-  if (held === null || pose.digits > held.pose.digits || lit > held.lit) return now;
-  const faded = { lit: held.lit * FADES.lit, margin: held.margin * FADES.margin };
-  if (lit >= faded.lit && margin >= faded.margin) return now;
-  return { ...faded, pose: shiftedTo(held.pose, pose) };
+  const best = held === null ? 0 : held.lit * FADES;
+  if (held === null || pose.digits > held.pose.digits || lit >= best) return { pose, lit };
+  return { lit: best, pose: shiftedTo(held.pose, pose) };
 }
 
 /** A pose moved as a whole, as far as another stands from it in the mean. */
