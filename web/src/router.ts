@@ -100,7 +100,7 @@ export function createAppRouter(): Router {
             meta: { title: 'Complaint' },
           },
           {
-            path: 'prove/:view(run|trip|probes|log)?',
+            path: 'prove/:view(run|trip|probes|log|follow)?',
             component: pages.proveStation,
             props: true,
             meta: { title: 'Prove' },

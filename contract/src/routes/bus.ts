@@ -1,9 +1,10 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import type { Readings } from '@brine/core/judgement/following';
 import { idParams, LONGEST_NAME, name, text, uuid, whole, type DeepReadonly } from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { flag, list, said } from './views.ts';
-import { answersWork } from './work.ts';
+import { answersWork, work } from './work.ts';
 
 export const lineKinds = ['tcp', 'rtuOverTcp'] as const;
 /** Modbus TCP, or RTU frames over TCP as a serial gateway passes them on. */
@@ -21,6 +22,24 @@ export const busLine = object({
 });
 export type BusLine = DeepReadonly<InferType<typeof busLine>>;
 const answersLine = object({ line: busLine.required() });
+
+/** A following of a job’s control, under way or over. */
+const busFollow = object({
+  work: work.required(),
+  line: said(),
+  device: number().required(),
+  every: number().required(),
+});
+export type BusFollow = DeepReadonly<InferType<typeof busFollow>>;
+/** What a controller told from moment to moment; null where it did not answer. */
+const followedPoints = object({
+  points: list(object({ at: said(), readings: mixed<Readings>().nullable().defined() })),
+  more: flag(),
+});
+export type FollowedPoints = DeepReadonly<InferType<typeof followedPoints>>;
+/** Seconds between two looks, and hours of one following, at most. */
+const LONGEST_BETWEEN = 60;
+const LONGEST_FOLLOW = 24;
 
 /** Most words of one trial: a register table of some hundred rows, and what stands beside them. */
 const MOST_PLACES = 2000;
@@ -95,6 +114,43 @@ export const busRoutes = {
         .max(MOST_PLACES, `places: expected at most ${MOST_PLACES}`),
     }),
     answer: answersWork,
+  }),
+  startBusFollow: contract({
+    ...paths.startBusFollow,
+    summary: 'Begins following a control over a line of the job’s site: its readings every second or so',
+    access: 'technician',
+    status: 202,
+    params: idParams,
+    body: object({
+      line: uuid('line'),
+      device: device(),
+      definition: definition(),
+      every: whole(1, LONGEST_BETWEEN).default(1),
+      hours: whole(1, LONGEST_FOLLOW).default(12),
+    }),
+    answer: answersWork,
+  }),
+  busFollows: contract({
+    ...paths.busFollows,
+    summary: 'Followings of a job, the newest first',
+    access: 'viewer',
+    params: idParams,
+    answer: object({ follows: list(busFollow) }),
+  }),
+  busPoints: contract({
+    ...paths.busPoints,
+    summary: 'What the control told after a moment, in order',
+    access: 'viewer',
+    params: idParams.shape({ follow: uuid('follow') }),
+    query: object({
+      after: string()
+        .matches(
+          /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,6})?Z$/,
+          'after: expected a moment such as 2026-01-31T12:00:00Z',
+        )
+        .optional(),
+    }),
+    answer: followedPoints,
   }),
   startBusRead: contract({
     ...paths.startBusRead,

@@ -4,7 +4,16 @@ import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, flag, list, said } from './views.ts';
 
-export const workKinds = ['review', 'sheets', 'jobFiles', 'report', 'busTry', 'busRead', 'busWrite'] as const;
+export const workKinds = [
+  'review',
+  'sheets',
+  'jobFiles',
+  'report',
+  'busTry',
+  'busRead',
+  'busWrite',
+  'busFollow',
+] as const;
 export type WorkKind = (typeof workKinds)[number];
 
 export const workStates = ['waiting', 'running', 'done', 'failed', 'stopped'] as const;

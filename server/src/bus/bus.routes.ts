@@ -1,6 +1,7 @@
 import { api } from '@brine/contract/routes';
 import { personOf, serve } from '../http/route.ts';
 import { askForRead, askForTry, askForWrite, changeLine, createLine, listLines } from './bus.service.ts';
+import { askForFollow, listFollows, pointsAfter } from './follow.service.ts';
 
 export const busRoutes = [
   serve(api.busLines, async ({ services, params }) => ({ lines: await listLines(services, params.id) })),
@@ -13,6 +14,15 @@ export const busRoutes = [
   serve(api.startBusTry, async (input) => ({
     work: await askForTry(input.services, personOf(input), input.params.id, input.body),
   })),
+  serve(api.startBusFollow, async (input) => ({
+    work: await askForFollow(input.services, personOf(input), input.params.id, input.body),
+  })),
+  serve(api.busFollows, async (input) => ({
+    follows: await listFollows(input.services, personOf(input), input.params.id),
+  })),
+  serve(api.busPoints, ({ services, params, query }) =>
+    pointsAfter(services, params.id, params.follow, query.after),
+  ),
   serve(api.startBusRead, async (input) => ({
     work: await askForRead(input.services, personOf(input), input.params.id, input.body),
   })),

@@ -105,7 +105,7 @@ export async function askForRead(
   job: string,
   wish: OnController,
 ): Promise<Work> {
-  const title = await checked(services, person, job, wish, 'Reading');
+  const title = await checkedOnLine(services, person, job, wish, 'Reading');
   return askFor(services, person, 'busRead', title, wish);
 }
 
@@ -115,12 +115,12 @@ export async function askForWrite(
   job: string,
   wish: WriteWish,
 ): Promise<Work> {
-  const title = await checked(services, person, job, wish, 'Writing');
+  const title = await checkedOnLine(services, person, job, wish, 'Writing');
   return askFor(services, person, 'busWrite', title, wish);
 }
 
 /** That the line belongs to the site of the job and is open; what the work is called. A line of another site is refused, and that is logged. */
-function checked(
+export function checkedOnLine(
   services: Services,
   person: SignedIn,
   id: string,

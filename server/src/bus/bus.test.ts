@@ -202,6 +202,94 @@ describe('reading and writing over a line', () => {
   });
 });
 
+describe('following', () => {
+  const startFollow = async (line: string, more: object = {}) => {
+    const answer = await tess.call('POST', `/api/jobs/${job}/bus/follow`, {
+      line,
+      device: 3,
+      definition,
+      every: 1,
+      hours: 1,
+      ...more,
+    });
+    expect(answer.status).toBe(202);
+    return answer.json.work.id as string;
+  };
+  const pointsOf = async (follow: string, after?: string) =>
+    (await tess.call('GET', `/api/jobs/${job}/bus/follow/${follow}${after ? `?after=${after}` : ''}`)).json
+      .points as { at: string; readings: { air: number; compressor: boolean } | null }[];
+  const until = async <T>(look: () => Promise<T | null>): Promise<T> => {
+    for (let i = 0; i < 100; i += 1) {
+      const found = await look();
+      if (found !== null) return found;
+      await new Promise((done) => setTimeout(done, 200));
+    }
+    throw new Error('waited in vain');
+  };
+
+  test('points come while it goes on, gives way to who reads, and ends when it is stopped', async () => {
+    const { line, device } = await lineTo();
+    const follow = await startFollow(line);
+    const first = await until(async () => {
+      const points = await pointsOf(follow);
+      return points.length >= 2 ? points : null;
+    });
+    expect(first[0]!.readings!.compressor).toBe(device.readings!.compressor);
+    const { work } = await ended(await ask('read', line));
+    expect(work.state).toBe('done');
+    const later = await until(async () => {
+      const points = await pointsOf(follow, first.at(-1)!.at);
+      return points.length >= 2 ? points : null;
+    });
+    expect(later.every(({ at }) => at > first.at(-1)!.at)).toBe(true);
+    // Told as tenths; the air moves little in some seconds.
+    expect(Math.abs(later[0]!.readings!.air - device.readings!.air)).toBeLessThan(0.3);
+    const { json } = await tess.call('GET', `/api/jobs/${job}/bus/follow`);
+    expect(json.follows[0]).toMatchObject({
+      work: { id: follow, state: 'running' },
+      line,
+      device: 3,
+      every: 1,
+    });
+    await tess.call('DELETE', `/api/work/${follow}`);
+    const end = await until(async () => {
+      const before = (await pointsOf(follow)).length;
+      await new Promise((done) => setTimeout(done, 1500));
+      return (await pointsOf(follow)).length === before ? before : null;
+    });
+    expect(end).toBeGreaterThanOrEqual(4);
+  });
+
+  test('a controller that falls silent is asked on; it is told that it did not answer', async () => {
+    const { line } = await lineTo('dead=2-4.5');
+    const follow = await startFollow(line);
+    const points = await until(async () => {
+      const all = await pointsOf(follow);
+      const silent = all.findIndex(({ readings }) => readings === null);
+      return silent > 0 && all.slice(silent).some(({ readings }) => readings !== null) ? all : null;
+    });
+    expect(points[0]!.readings).not.toBeNull();
+    await tess.call('DELETE', `/api/work/${follow}`);
+  });
+
+  test('a line of another site, another job’s following and a wrong moment are refused', async () => {
+    const { json } = await tess.call('POST', '/api/sites', { name: 'Far', place: '' });
+    const other = await entered(1, json.site.id);
+    const answer = await tess.call('POST', `/api/jobs/${job}/bus/follow`, {
+      line: other,
+      device: 3,
+      definition,
+    });
+    expect(answer.status).toBe(400);
+    expect((await tess.call('GET', `/api/jobs/${job}/bus/follow/${randomUUID()}`)).status).toBe(404);
+    const { line } = await lineTo();
+    const follow = await startFollow(line);
+    const wrong = await tess.call('GET', `/api/jobs/${job}/bus/follow/${follow}?after=yesterday`);
+    expect(wrong.status).toBe(400);
+    await tess.call('DELETE', `/api/work/${follow}`);
+  });
+});
+
 describe('an address that no lead entered', () => {
   /** Listens on loopback and counts who knocks. */
   async function trap(): Promise<{ port: number; knocks: () => number }> {

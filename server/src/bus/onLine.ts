@@ -78,7 +78,10 @@ async function turnOf(
 ): Promise<void> {
   const until = performance.now() + WAIT_MS;
   while (!(await hold())) {
-    const line = await database.transaction((repositories) => repositories.busLines.byId(wish.line));
+    const line = await database.transaction(async ({ busLines }) => {
+      await busLines.want(wish.line);
+      return busLines.byId(wish.line);
+    });
     if (!line?.open) throw new AppError('conflict', `${line?.name ?? 'The line'} is shut; a lead opens it`);
     if (performance.now() > until)
       throw new AppError(

@@ -1,5 +1,6 @@
 import type { WorkKind } from '@brine/contract/routes';
 import { readOverBus } from '../bus/busRead.work.ts';
+import { followOverBus } from '../bus/busFollow.work.ts';
 import { tryOverBus } from '../bus/busTry.work.ts';
 import { writeOverBus } from '../bus/busWrite.work.ts';
 import { writeJobFiles } from '../exports/jobFiles.work.ts';
@@ -17,4 +18,5 @@ export const workKinds: Readonly<Record<WorkKind, DoWork>> = {
   busTry: tryOverBus,
   busRead: readOverBus,
   busWrite: writeOverBus,
+  busFollow: followOverBus,
 };

@@ -1,3 +1,4 @@
+import { raw } from '@mikro-orm/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { WorkKind } from '@brine/contract/routes';
 import { insert } from '../database/insert.ts';
@@ -89,14 +90,20 @@ export function workRepository(em: EntityManager) {
         [now, id],
       );
     },
+    /** Followings of a job, the newest first. */
+    follows: (job: string, limit: number) =>
+      em.find(
+        workEntity,
+        { kind: 'busFollow', [raw(`subject->>'job'`)]: job },
+        { orderBy: { askedAt: 'desc' }, limit },
+      ),
     /** Work that nobody does: whose runner is dead, or that the queue has forgotten. */
-    async orphans(): Promise<readonly string[]> {
-      const rows = await em.execute<{ id: string }[]>(
-        `select id from work where (state = 'running' and alive_at < now() - make_interval(secs => ?))
+    async orphans(): Promise<readonly Pick<ClaimedWork, 'id' | 'kind'>[]> {
+      return em.execute<Pick<ClaimedWork, 'id' | 'kind'>[]>(
+        `select id, kind from work where (state = 'running' and alive_at < now() - make_interval(secs => ?))
                                 or (state = 'waiting' and alive_at < now() - make_interval(secs => ?))`,
         [DEAD_AFTER_S, FORGOTTEN_AFTER_S],
       );
-      return rows.map((row) => row.id);
     },
     async dropBefore(time: Date): Promise<void> {
       await em.execute('delete from work where ended_at < ?', [time]);

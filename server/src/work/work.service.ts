@@ -32,7 +32,7 @@ export async function askFor(
   });
   // Where this fails the work is found waiting, and put into the queue then.
   await services.queue
-    .add(id)
+    .add(id, kind)
     .catch((error: unknown) => services.log.warn({ work: id, err: loggedError(error) }, 'the queue'));
   return view;
 }

@@ -5,21 +5,27 @@ import { tally } from '@brine/core/record/job';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
+import FollowView from './follow/FollowView.vue';
 import LogView from './log/LogView.vue';
 import TripView from './trip/TripView.vue';
 import ProbesView from './probes/ProbesView.vue';
 import TestRun from './run/TestRun.vue';
 
-type View = 'run' | 'trip' | 'probes' | 'log';
+type View = 'run' | 'trip' | 'probes' | 'log' | 'follow';
 const props = defineProps<{ view?: string }>();
 const job = useJob();
 const router = useRouter();
 const onTheRoad = computed(() => job.program.value.unit?.application === 'transportUnit');
+/** A control that tells what it reads over a bus can be followed. */
+const hasReadings = computed(() =>
+  [job.replacement.value, job.old.value].some((one) => one?.registers?.some(({ reading }) => reading)),
+);
 const views = computed(() => [
   ...(onTheRoad.value ? [{ id: 'trip' as const, name: 'Trip' }] : []),
   { id: 'run' as const, name: 'Tests' },
   { id: 'probes' as const, name: 'Probes' },
   { id: 'log' as const, name: 'Log' },
+  ...(hasReadings.value ? [{ id: 'follow' as const, name: 'Follow' }] : []),
 ]);
 const view = computed<View>(() =>
   views.value.some(({ id }) => id === props.view) ? (props.view as View) : onTheRoad.value ? 'trip' : 'run',
@@ -31,6 +37,7 @@ const heading = computed(
       run: 'Commissioning run',
       probes: 'Probes and calibration',
       log: 'What the logger says',
+      follow: 'Followed over the bus',
     })[view.value],
 );
 const counted = computed(() => tally(job.proving.value));
@@ -60,6 +67,7 @@ useJumpTargets(() =>
     <TestRun v-if="view === 'run'" class="mt-4" />
     <TripView v-else-if="view === 'trip'" class="mt-4" />
     <ProbesView v-else-if="view === 'probes'" class="mt-4" />
+    <FollowView v-else-if="view === 'follow'" class="mt-4" />
     <LogView v-else class="mt-4" />
   </section>
 </template>

@@ -16,6 +16,7 @@ import LearnBox from './LearnBox.vue';
 import LogStrip from './LogStrip.vue';
 import { figureLines } from './logWords.ts';
 import WatchButton from '../../shared/watch/WatchButton.vue';
+import { useFollowedLog } from './useFollowedLog.ts';
 import { useLog } from './useLog.ts';
 import { useWatchedLog } from './useWatchedLog.ts';
 
@@ -55,6 +56,7 @@ function choose(event: Event) {
   input.value = '';
 }
 const fromCamera = useWatchedLog();
+const fromBus = useFollowedLog();
 const change = (next: LogLayout) => (layout.value = next);
 </script>
 
@@ -72,6 +74,9 @@ const change = (next: LogLayout) => (layout.value = next);
       /></label>
       <AppButton v-if="fromCamera" data-test="log-from-camera" @click="log.choose(fromCamera!())"
         >Use what the camera read</AppButton
+      >
+      <AppButton v-if="fromBus" data-test="log-from-bus" @click="log.choose(fromBus!())"
+        >Use what was followed over the bus</AppButton
       >
       <WatchButton />
       <span class="hint">CSV of any layout: commas, semicolons or tabs, °F or °C, any order of dates.</span>

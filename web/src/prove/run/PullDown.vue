@@ -9,6 +9,7 @@ import { useJob } from '../../shared/job/useJob.ts';
 import { quantity, valueIn } from '@brine/core/foundation/quantities';
 import AppButton from '../../shared/ui/AppButton.vue';
 import WatchButton from '../../shared/watch/WatchButton.vue';
+import { useFollowedReadings } from './useFollowedReadings.ts';
 import { useWatchedReadings } from './useWatchedReadings.ts';
 import PullDownChart from './PullDownChart.vue';
 import { useNow } from '../../shared/job/useNow.ts';
@@ -53,6 +54,14 @@ async function add() {
 const fromCamera = useWatchedReadings(
   () => props.editable && start.value !== null,
   (celsius, readAt) => job.write({ kind: 'pullDownReading', readAt, celsius }),
+);
+const fromBus = useFollowedReadings(
+  () => (props.editable && start.value !== null ? Date.parse(start.value) : null),
+  () => {
+    const last = readings.value.at(-1);
+    return last ? Date.parse(last.at) : null;
+  },
+  (due) => job.write(...due.map((one) => ({ kind: 'pullDownReading' as const, ...one }))),
 );
 const remove = (at: string) => job.write({ kind: 'pullDownReading', readAt: at, celsius: null });
 const expected = computed(() => {
@@ -111,6 +120,10 @@ const expected = computed(() => {
         <label v-if="fromCamera.here.value" class="mt-2 flex min-h-11 items-center gap-2"
           ><input v-model="fromCamera.writes.value" type="checkbox" data-test="watch-pull-down" />Add what the
           camera reads, at most once a minute; take this off while the menu is open</label
+        >
+        <label v-if="fromBus.here.value" class="mt-2 flex min-h-11 items-center gap-2"
+          ><input v-model="fromBus.writes.value" type="checkbox" data-test="follow-pull-down" />Add what the
+          control tells over its bus, once a minute</label
         >
       </template>
     </template>

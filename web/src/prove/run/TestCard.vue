@@ -11,6 +11,7 @@ import { usePictures } from '../../shared/pictures/usePictures.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
 import CautionNote from '../../shared/ui/CautionNote.vue';
 import { useDraft } from '../../shared/ui/useDraft.ts';
+import FollowedAnswer from './FollowedAnswer.vue';
 import TestTimer from './TestTimer.vue';
 import WatchedTimer from './WatchedTimer.vue';
 import { readValue, resultWords, shownRange, shownValue } from './testWords.ts';
@@ -163,6 +164,7 @@ async function addPicture(event: Event) {
       @start="(at) => job.write({ kind: 'timer', test: run.test.id, startedAt: new Date(at).toISOString() })"
       @ended="ended"
     />
+    <FollowedAnswer v-if="editable" :run="run" @taken="$emit('taken')" />
     <div v-if="editable" class="flex flex-wrap items-end gap-3">
       <label v-if="measure" class="flex flex-col gap-1"
         ><span class="field-label"

@@ -25,6 +25,11 @@ export function useBusLine() {
   /** Reads all values of the control that a definition describes. */
   const read = (definition: string) =>
     run<BusFound>((on) => request('startBusRead', { params: { id: job.id }, body: { ...on, definition } }));
+  /** Begins following it: what it tells is kept from then on, whether a page looks or not. */
+  const follow = (definition: string) =>
+    on.begin((at) =>
+      request('startBusFollow', { params: { id: job.id }, body: { ...at, definition, every: 1, hours: 12 } }),
+    );
   /** Writes values into it: whoever stands at the unit said there that it may be. What is under way is remembered on this device until its answer was kept: see `resume`. */
   const write = (
     definition: string,
@@ -58,7 +63,7 @@ export function useBusLine() {
     underWay.value = Object.fromEntries(Object.entries(underWay.value).filter(([id]) => id !== job.id));
   }
 
-  return { ...on, read, write, resume, settled };
+  return { ...on, read, follow, write, resume, settled };
 }
 
 /** What a reading over a line came to. */

@@ -48,11 +48,10 @@ export function useLines(site: Ref<string | null>, name: Ref<string>) {
       : null,
   );
 
-  /** Does a piece of work on the line and returns the file it made; null where there is none, with the problem told. */
-  async function run<Answer>(
-    begin: (on: { line: string; device: number }) => Promise<{ work: Work }>,
-    endedWithout: () => void = () => undefined,
-  ): Promise<Answer | null> {
+  /** Begins a piece of work on the line and does not wait for it; null where that cannot be, with the problem told. */
+  async function begin(
+    ask: (on: { line: string; device: number }) => Promise<{ work: Work }>,
+  ): Promise<Work | null> {
     problem.value = null;
     if (!at.value) {
       problem.value = 'Choose a line, and the device on it: a number from 1 to 247.';
@@ -60,7 +59,22 @@ export function useLines(site: Ref<string | null>, name: Ref<string>) {
     }
     chosen.value = { ...chosen.value, [name.value]: at.value };
     try {
-      const answer = await answerOf<Answer>((await begin(at.value)).work);
+      return (await ask(at.value)).work;
+    } catch (error) {
+      problem.value = messageOf(error);
+      return null;
+    }
+  }
+
+  /** Does a piece of work on the line and returns the file it made; null where there is none, with the problem told. */
+  async function run<Answer>(
+    ask: (on: { line: string; device: number }) => Promise<{ work: Work }>,
+    endedWithout: () => void = () => undefined,
+  ): Promise<Answer | null> {
+    const begun = await begin(ask);
+    if (!begun) return null;
+    try {
+      const answer = await answerOf<Answer>(begun);
       if (answer === null) endedWithout();
       return answer;
     } catch (error) {
@@ -99,7 +113,7 @@ export function useLines(site: Ref<string | null>, name: Ref<string>) {
     device.value = at;
   }
 
-  return { lines, line, device, choose, problem, work, isBusy, run, answerOf, stop };
+  return { lines, line, device, choose, problem, work, isBusy, begin, run, answerOf, stop };
 }
 
 export type OnLine = ReturnType<typeof useLines>;
