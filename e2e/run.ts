@@ -16,6 +16,7 @@ import { clearedStorage, newProgram, offlineStart, offlineVisit, twoPhones } fro
 import { logAway } from './logAway.e2e.ts';
 import { bookletPdf, bookletPhoto } from './bookletFiles.e2e.ts';
 import { overTheBus } from './overTheBus.e2e.ts';
+import { linkOnSite } from './linkOnSite.e2e.ts';
 import { followed } from './follow.e2e.ts';
 import { ownRegisters } from './ownRegisters.e2e.ts';
 import { ownBox } from './ownBox.e2e.ts';
@@ -70,6 +71,7 @@ const tests = [
   overTheBus,
   ownRegisters,
   followed,
+  linkOnSite,
   damagedBackups,
   logAway,
   conflict,

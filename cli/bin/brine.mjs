@@ -19,13 +19,14 @@ function newest(folder) {
 
 function buildTime() {
   try {
-    return Math.min(...['core', 'cli'].map((room) => newest(join(root, room, 'dist'))));
+    return Math.min(...['core', 'bus', 'cli'].map((room) => newest(join(root, room, 'dist'))));
   } catch {
     return 0; // Never built.
   }
 }
 
-const built = buildTime() > Math.max(newest(join(root, 'core/src')), newest(join(root, 'cli/src')));
+const built =
+  buildTime() > Math.max(...['core', 'bus', 'cli'].map((room) => newest(join(root, room, 'src'))));
 if (built) {
   await import('../dist/main.js');
 } else {

@@ -1,5 +1,6 @@
 import { parseArgs, Refusal } from './args.ts';
 import type { Command } from './command.ts';
+import { LINK_USAGE } from './linkUsage.ts';
 import { pdfText } from './pdfText.ts';
 import { amps } from './commands/amps.ts';
 import { analyse } from './commands/analyse.ts';
@@ -101,6 +102,13 @@ function refused(error: unknown): Outcome {
 }
 
 function help(): string {
-  const width = Math.max(...commands.map((c) => c.usage.length));
-  return commands.map((c) => `${c.usage.padEnd(width)}  ${c.summary}`).join('\n') + '\n';
+  const all = [
+    ...commands,
+    {
+      usage: LINK_USAGE,
+      summary: 'holds the lines of a site for a server that has no way in, until it is stopped',
+    },
+  ];
+  const width = Math.max(...all.map((c) => c.usage.length));
+  return all.map((c) => `${c.usage.padEnd(width)}  ${c.summary}`).join('\n') + '\n';
 }

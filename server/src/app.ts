@@ -73,7 +73,8 @@ function addRoute(app: Hono<Env>, services: Services, route: ServedRoute): void 
     if (contract.method !== 'get') refuseForeignOrigin(context, services.config.trustProxy);
     const caller = callerOf(context, context.get('requestId'), services.config);
     const ticket = context.req.header('x-brine-ticket') ?? null;
-    context.set('admitted', await admitted(contract.access, services, caller, ticket));
+    const link = context.req.header('x-brine-link') ?? null;
+    context.set('admitted', await admitted(contract.access, services, caller, ticket, link));
     await next();
   };
   const limit = contract.limit ?? BODY_LIMIT;

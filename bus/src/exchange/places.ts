@@ -1,10 +1,10 @@
 import type { RegisterPlace } from '@brine/core/controllers/registers';
-import type { Line } from '../line/index.ts';
+import type { Master } from '../line/index.ts';
 import { readAll, type Progress } from './readFound.ts';
 
 /** Reads single words and bits, whatever they mean: what each holds, or why that is not told. Throws `LineFailure` where nothing answers. */
 export async function readPlaces(
-  line: Line,
+  line: Master,
   unit: number,
   places: readonly RegisterPlace[],
   progress: Progress = () => undefined,

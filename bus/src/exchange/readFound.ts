@@ -1,6 +1,6 @@
 import type { ControllerDefinition, Register } from '@brine/core/controllers/definitions';
 import { blocksOf, cutOut, foundOf, type Block, type FoundOverBus } from '@brine/core/controllers/registers';
-import { LineFailure, type Line } from '../line/index.ts';
+import { LineFailure, type Master } from '../line/index.ts';
 
 /** What a reading of a whole controller brought: its values, and every code that could not be read, with why. */
 export interface ReadFound extends FoundOverBus {
@@ -15,7 +15,7 @@ export type Progress = (done: number, of: number) => void;
  * {@link LineFailure} where nothing answers, or where another device answers than the definition describes.
  */
 export async function readFound(
-  line: Line,
+  line: Master,
   unit: number,
   definition: ControllerDefinition,
   progress: Progress = () => undefined,
@@ -44,7 +44,11 @@ export async function readFound(
 }
 
 /** Asks the device for the register by which it is told from others. Throws where it holds something else. */
-export async function checkDevice(line: Line, unit: number, definition: ControllerDefinition): Promise<void> {
+export async function checkDevice(
+  line: Master,
+  unit: number,
+  definition: ControllerDefinition,
+): Promise<void> {
   const check = definition.registerCheck;
   if (!check) return;
   const { function: by, address, equals } = check;
@@ -63,7 +67,7 @@ export async function checkDevice(line: Line, unit: number, definition: Controll
 
 /** Reads some registers; each is told its words, or why there are none. Throws where the line itself fails. */
 export async function readAll(
-  line: Line,
+  line: Master,
   unit: number,
   registers: readonly Register[],
   tell: (register: Register, words: readonly number[] | string) => void,

@@ -1,6 +1,6 @@
 import type { ControllerDefinition, RegisterReading } from '@brine/core/controllers/definitions';
 import { readingOf } from '@brine/core/controllers/registers';
-import type { Line } from '../line/index.ts';
+import type { Master } from '../line/index.ts';
 import { readAll } from './readFound.ts';
 
 /** What a controller tells of its unit at a moment: °C of probes, true or false of outputs, the number of a phase; null where it is not there. */
@@ -8,7 +8,7 @@ export type BusReadings = Readonly<Partial<Record<RegisterReading, number | bool
 
 /** Reads all readings of a controller once. Throws `LineFailure` where nothing answers. */
 export async function readReadings(
-  line: Line,
+  line: Master,
   unit: number,
   definition: ControllerDefinition,
 ): Promise<BusReadings> {

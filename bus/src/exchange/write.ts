@@ -16,7 +16,7 @@ import {
   unitIsKnown,
   type BusWrite,
 } from '@brine/core/controllers/registers';
-import { LineFailure, type Line } from '../line/index.ts';
+import { LineFailure, type Master } from '../line/index.ts';
 import type { Progress } from './readFound.ts';
 
 /**
@@ -49,7 +49,7 @@ const SILENT = 'The line had fallen silent before.';
  * @param told how the display stands under which the numbers are told; one that would meet another unit is not written
  */
 export async function writeValues(
-  line: Line,
+  line: Master,
   unit: number,
   definition: ControllerDefinition,
   writes: readonly BusWrite[],
@@ -79,7 +79,7 @@ export async function writeValues(
 }
 
 async function writeOne(
-  line: Line,
+  line: Master,
   unit: number,
   definition: ControllerDefinition,
   { code, register, value, words }: BusWrite,
@@ -121,7 +121,7 @@ async function failureIn(ask: () => Promise<void>): Promise<LineFailure | null> 
 }
 
 async function readBack(
-  line: Line,
+  line: Master,
   unit: number,
   definition: ControllerDefinition,
   register: Register,

@@ -1,2 +1,3 @@
 export { LineFailure } from './failure.ts';
-export { Line, type LineOptions } from './line.ts';
+export { Line, type LineAddress, type LineOptions } from './line.ts';
+export type { Master } from './master.ts';

@@ -2,6 +2,7 @@ import modbusSerial from 'modbus-serial';
 import type { ModbusRTU } from 'modbus-serial/ModbusRTU.js';
 import type { Block } from '@brine/core/controllers/registers';
 import { failureOf, LineFailure } from './failure.ts';
+import type { Master } from './master.ts';
 
 /** The library is CommonJS: Node gives its whole module as the default, its types say otherwise. */
 const Client = modbusSerial as unknown as typeof ModbusRTU;
@@ -27,7 +28,7 @@ const CONNECT_MS = 3000;
 const READ_AGAIN = 2;
 
 /** One line: one request at a time, the others wait their turn. It connects when it is first needed, and anew after it broke. */
-export class Line {
+export class Line implements Master {
   readonly address: LineAddress;
   private readonly options: Required<LineOptions>;
   private client: ModbusRTU | null = null;

@@ -25,6 +25,7 @@ export function openApiDocument(
       securitySchemes: {
         session: { type: 'apiKey', in: 'cookie', name: 'brine_session' },
         ticket: { type: 'apiKey', in: 'header', name: 'x-brine-ticket' },
+        link: { type: 'apiKey', in: 'header', name: 'x-brine-link' },
       },
       schemas: { Error: errorSchema(errorCodes) },
     },
@@ -56,7 +57,11 @@ function operationOf(route: RouteContract): Json {
     summary: route.summary,
     description: `Access: ${accessWords[route.access]}.`,
     security:
-      route.access === 'public' ? [] : route.access === 'ticket' ? [{ ticket: [] }] : [{ session: [] }],
+      route.access === 'public'
+        ? []
+        : route.access === 'ticket' || route.access === 'link'
+          ? [{ [route.access]: [] }]
+          : [{ session: [] }],
     parameters: [...parametersOf('path', route.params), ...parametersOf('query', route.query)],
     ...(route.body && {
       requestBody: { required: true, content: { 'application/json': { schema: jsonSchemaOf(route.body) } } },
@@ -88,6 +93,7 @@ const accessWords: Readonly<Record<Access, string>> = {
   technician: 'technicians and leads',
   lead: 'leads',
   ticket: 'a device with a writing ticket',
+  link: 'a program on site with a link’s token',
 };
 
 function parametersOf(place: 'path' | 'query', schema: Schema | undefined): readonly Json[] {

@@ -6,6 +6,25 @@ import { contract } from './route.ts';
 import { flag, list, said } from './views.ts';
 import { answersWork, work } from './work.ts';
 
+/** How a request on a line may fail: as the bus tells it. */
+const failureKinds = ['noConnection', 'noAnswer', 'badAnswer', 'refused', 'stopped'] as const;
+/** Something to be asked on site, as the program there takes it. */
+export interface LinkCall {
+  readonly id: string;
+  readonly line: { readonly host: string; readonly port: number; readonly kind: LineKind };
+  readonly device: number;
+  readonly read: {
+    readonly function: 1 | 2 | 3 | 4;
+    readonly address: number;
+    readonly count: number;
+  } | null;
+  readonly write: {
+    readonly by: 5 | 6 | 16;
+    readonly address: number;
+    readonly words: readonly number[];
+  } | null;
+}
+
 export const lineKinds = ['tcp', 'rtuOverTcp'] as const;
 /** Modbus TCP, or RTU frames over TCP as a serial gateway passes them on. */
 export type LineKind = (typeof lineKinds)[number];
@@ -19,8 +38,19 @@ export const busLine = object({
   kind: string<LineKind>().oneOf(lineKinds).required(),
   /** Whether it is called at all: a lead may shut it. */
   open: flag(),
+  /** The program on site that holds it; null: the server calls it itself. */
+  link: said().nullable(),
 });
 export type BusLine = DeepReadonly<InferType<typeof busLine>>;
+/** A program on site that holds lines which the server cannot reach. */
+const busLink = object({
+  id: said(),
+  name: said(),
+  /** When it last asked; null: never. */
+  seenAt: said().nullable(),
+  ended: flag(),
+});
+export type BusLink = DeepReadonly<InferType<typeof busLink>>;
 const answersLine = object({ line: busLine.required() });
 
 /** A following of a job’s control, under way or over. */
@@ -80,6 +110,7 @@ export const busRoutes = {
         ),
       port: port(),
       kind: string<LineKind>().oneOf(lineKinds, 'kind: expected tcp or rtuOverTcp').default('tcp'),
+      link: uuid('link').nullable().optional().default(null),
     }),
     answer: answersLine,
   }),
@@ -90,6 +121,57 @@ export const busRoutes = {
     params: idParams,
     body: object({ open: boolean().required('open: expected true or false') }),
     answer: answersLine,
+  }),
+  busLinks: contract({
+    ...paths.busLinks,
+    summary: 'The programs on site that hold lines of it',
+    access: 'lead',
+    params: idParams,
+    answer: object({ links: list(busLink) }),
+  }),
+  createBusLink: contract({
+    ...paths.createBusLink,
+    summary: 'Makes a link for a program on site; its token stands in this answer and nowhere else',
+    access: 'lead',
+    status: 201,
+    params: idParams,
+    body: object({ name: name('Name', LONGEST_NAME) }),
+    answer: object({ link: busLink.required(), token: said() }),
+  }),
+  endBusLink: contract({
+    ...paths.endBusLink,
+    summary: 'Ends a link: its token opens nothing any more',
+    access: 'lead',
+    params: idParams,
+    answer: object({ link: busLink.required() }),
+  }),
+  linkCalls: contract({
+    ...paths.linkCalls,
+    summary: 'What the server wants asked on site; waits some seconds for it',
+    access: 'link',
+    body: object({}),
+    answer: object({ calls: list(mixed<LinkCall>().required()) }),
+  }),
+  linkAnswers: contract({
+    ...paths.linkAnswers,
+    summary: 'What came of something that was asked on site',
+    access: 'link',
+    body: object({
+      call: uuid('call'),
+      words: array(whole(0, 0xffff).required('words: expected numbers from 0 to 65535'))
+        .required('words: expected a list')
+        .max(2000, 'words: expected at most 2000'),
+      failure: object({
+        kind: string()
+          .required('failure.kind: expected why it failed')
+          .oneOf(failureKinds, `failure.kind: expected one of ${failureKinds.join(', ')}`),
+        message: text(500).required('failure.message: expected a sentence'),
+        exception: whole(0, 255).nullable().defined(),
+      })
+        .nullable()
+        .default(null),
+    }),
+    answer: object({}),
   }),
   startBusTry: contract({
     ...paths.startBusTry,

@@ -1,5 +1,5 @@
 export { api, type Api } from './api.ts';
-export { type BusFollow, type BusLine, type FollowedPoints, type LineKind } from './bus.ts';
+export { type BusFollow, type BusLine, type BusLink, type FollowedPoints, type LineKind } from './bus.ts';
 export { type SessionLine } from './auth.ts';
 export { type TableName } from '../paths/index.ts';
 export { type Company, type KindBox, type KindOffer, type Phones } from './company.ts';

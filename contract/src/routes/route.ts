@@ -1,8 +1,8 @@
 import type { AnyObject, ObjectSchema } from 'yup';
 import type { DeepReadonly } from '../fields/index.ts';
 
-/** Who may call a route: anybody, a signed-in person of at least a role, or a device with a writing ticket. */
-export type Access = 'public' | 'viewer' | 'technician' | 'lead' | 'ticket';
+/** Who may call a route: anybody, a signed-in person of at least a role, a device with a writing ticket, or a program on site with a link's token. */
+export type Access = 'public' | 'viewer' | 'technician' | 'lead' | 'ticket' | 'link';
 
 /** One route as data: what may be asked, by whom, and what is answered. */
 export interface RouteContract<

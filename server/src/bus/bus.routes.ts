@@ -1,7 +1,8 @@
 import { api } from '@brine/contract/routes';
-import { personOf, serve } from '../http/route.ts';
+import { linkOf, personOf, serve } from '../http/route.ts';
 import { askForRead, askForTry, askForWrite, changeLine, createLine, listLines } from './bus.service.ts';
 import { askForFollow, listFollows, pointsAfter } from './follow.service.ts';
+import { callsFor, createLink, endLink, keepLinkAnswer, listLinks } from './link.service.ts';
 
 export const busRoutes = [
   serve(api.busLines, async ({ services, params }) => ({ lines: await listLines(services, params.id) })),
@@ -11,6 +12,20 @@ export const busRoutes = [
   serve(api.changeBusLine, async (input) => ({
     line: await changeLine(input.services, personOf(input), input.params.id, input.body.open),
   })),
+  serve(api.busLinks, async ({ services, params }) => ({ links: await listLinks(services, params.id) })),
+  serve(api.createBusLink, (input) =>
+    createLink(input.services, personOf(input), input.params.id, input.body.name),
+  ),
+  serve(api.endBusLink, async (input) => ({
+    link: await endLink(input.services, personOf(input), input.params.id),
+  })),
+  serve(api.linkCalls, async (input) => ({
+    calls: await callsFor(input.services, linkOf(input), input.context.req.raw.signal),
+  })),
+  serve(api.linkAnswers, async (input) => {
+    await keepLinkAnswer(input.services, linkOf(input), input.body);
+    return {};
+  }),
   serve(api.startBusTry, async (input) => ({
     work: await askForTry(input.services, personOf(input), input.params.id, input.body),
   })),

@@ -40,14 +40,26 @@ export function createLine(
   services: Services,
   person: SignedIn,
   site: string,
-  line: { readonly name: string; readonly host: string; readonly port: number; readonly kind: LineKind },
+  {
+    link,
+    ...line
+  }: {
+    readonly name: string;
+    readonly host: string;
+    readonly port: number;
+    readonly kind: LineKind;
+    readonly link: string | null;
+  },
 ): Promise<BusLine> {
   return services.database.transaction(async (repositories) => {
     await mustFindSite(repositories, site);
+    if (link !== null && (await repositories.busLinks.byId(link))?.siteId !== site)
+      throw new AppError('badInput', 'link: expected a link of this site');
     const entered = await repositories.busLines.create({
       id: randomUUID(),
       siteId: site,
       ...line,
+      linkId: link,
       open: true,
       enteredBy: person.id,
       enteredAt: services.now(),
@@ -151,7 +163,8 @@ async function unitOf(repositories: Repositories, id: string) {
   return unit;
 }
 
-const viewOf = ({ id, name, host, port, kind, open }: StoredBusLine): BusLine => ({
+const viewOf = ({ id, name, host, port, kind, open, linkId }: StoredBusLine): BusLine => ({
+  link: linkId ?? null,
   id,
   name,
   host,

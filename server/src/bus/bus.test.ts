@@ -2,6 +2,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/gl
 import { randomUUID } from 'node:crypto';
 import { createServer, type AddressInfo, type Server } from 'node:net';
 import { noLineTroubles, readTroubles, StandInDevice } from '@brine/core/practice/standIn';
+import { LinkRefused, runLink } from '@brine/bus/link';
 import { serve, type Serving } from '@brine/bus/standIn';
 import { readDefinition } from '@brine/core/controllers/definitions';
 import { demoDefinition } from '../../testing/demoDefinition.ts';
@@ -202,6 +203,117 @@ describe('reading and writing over a line', () => {
   });
 });
 
+describe('a link on site', () => {
+  /** A link as its program runs on a laptop: it knows the server's address and its token, and nothing else. */
+  async function linked(): Promise<{ id: string; token: string; ended: Promise<unknown>; stop: () => void }> {
+    const made = await lea.call('POST', `/api/sites/${site}/links`, { name: 'Una’s laptop' });
+    expect(made.status).toBe(201);
+    const { token } = made.json;
+    const off = new AbortController();
+    const laptop = harness.client();
+    const asked: typeof fetch = async (url, init) => {
+      const path = new URL(url as URL).pathname;
+      const headers = { 'x-brine-link': token };
+      const { status, json } = await laptop.call('POST', path, JSON.parse(init!.body as string), { headers });
+      return new Response(JSON.stringify(json), { status });
+    };
+    const running = runLink({
+      server: 'http://localhost:4780',
+      token,
+      signal: off.signal,
+      tell: () => undefined,
+      ask: asked,
+    });
+    const stop = () => off.abort();
+    open.push({ close: () => (stop(), running.catch(() => undefined)) });
+    const ended = running.then(
+      () => null,
+      (error: unknown) => error,
+    );
+    return { id: made.json.link.id, token, ended, stop };
+  }
+  const linkedLine = async (port: number, link: string) => {
+    const answer = await lea.call('POST', `/api/sites/${site}/lines`, {
+      name: 'Behind the wall',
+      host: '127.0.0.1',
+      port,
+      link,
+    });
+    expect(answer.status).toBe(201);
+    return answer.json.line.id as string;
+  };
+
+  test('carries a reading and a writing, as the server itself would: the oracle is the memory of the stand-in', async () => {
+    const { device, serving } = await lineTo();
+    const { id } = await linked();
+    const line = await linkedLine(serving.port, id);
+    const { work, file } = await ended(await ask('read', line));
+    expect(work.problem).toBeNull();
+    expect(
+      new Map(file.values.map(({ code, value }: { code: string; value: unknown }) => [code, value])),
+    ).toEqual(device.memory);
+    const values = [{ code: 't1', value: 4.5 }];
+    const written = await ended(await ask('write', line, { ...said, values }));
+    expect(written.file.written).toEqual([{ code: 't1', is: 'written', value: 4.5 }]);
+    expect(device.memory.get('t1')).toBe(4.5);
+    const silent = await ended(
+      await tess.call('POST', `/api/jobs/${job}/bus/read`, { line, device: 9, definition }),
+    );
+    expect(silent.work).toMatchObject({ state: 'failed', problem: 'Device 9 does not answer' });
+  });
+
+  test('that is not there is told, and what was asked then is never done later', async () => {
+    const { device, serving } = await lineTo();
+    const { id, stop, ended: over } = await linked();
+    stop();
+    await over;
+    const line = await linkedLine(serving.port, id);
+    const { work } = await ended(await ask('write', line, { ...said, values: [{ code: 't1', value: 5 }] }));
+    expect(work.state).toBe('failed');
+    expect(work.problem).toContain('The link on site is not there');
+    expect(serving.requests()).toBe(0);
+    expect(device.memory.get('t1')).toBe(2);
+  });
+
+  test('its token opens nothing else, and nothing at all once it was ended', async () => {
+    const { id, token, ended: over } = await linked();
+    const stranger = harness.client();
+    const headers = { 'x-brine-link': token };
+    for (const [method, path] of [
+      ['GET', '/api/me'],
+      ['GET', '/api/jobs'],
+      ['GET', `/api/jobs/${job}`],
+      ['GET', `/api/sites/${site}/lines`],
+      ['POST', `/api/sites/${site}/links`],
+      ['POST', `/api/jobs/${job}/bus/read`],
+      ['POST', '/api/entries'],
+    ] as const) {
+      const answer = await stranger.call(method, path, method === 'GET' ? undefined : {}, { headers });
+      expect([path, answer.status]).toEqual([path, 401]);
+    }
+    expect((await tess.call('POST', `/api/sites/${site}/links`, { name: 'x' })).status).toBe(403);
+    expect((await lea.call('DELETE', `/api/bus-links/${id}`)).json.link.ended).toBe(true);
+    expect(await over).toBeInstanceOf(LinkRefused);
+    expect((await stranger.call('POST', '/api/link/calls', {}, { headers })).status).toBe(401);
+    const { json } = await lea.call('GET', `/api/sites/${site}/links`);
+    expect(json.links.map((one: { id: string }) => one.id)).not.toContain(id);
+  });
+
+  test('answers only what it was asked itself', async () => {
+    const { serving } = await lineTo();
+    const [one, other] = [await linked(), await linked()];
+    other.stop();
+    await other.ended;
+    const line = await linkedLine(serving.port, other.id);
+    const begun = await ask('read', line);
+    const headers = { 'x-brine-link': one.token };
+    const forged = { call: randomUUID(), words: [1], failure: null };
+    expect((await harness.client().call('POST', '/api/link/answers', forged, { headers })).status).toBe(200);
+    expect((await ended(begun)).work.state).toBe('failed');
+    expect(serving.requests()).toBe(0);
+  });
+});
+
 describe('following', () => {
   const startFollow = async (line: string, more: object = {}) => {
     const answer = await tess.call('POST', `/api/jobs/${job}/bus/follow`, {
@@ -353,6 +465,6 @@ describe('an address that no lead entered', () => {
         (await lea.call('POST', `/api/sites/${site}/lines`, { name: 'x', host: '10.0.0.1', port })).status,
       ).toBe(400);
     const { json } = await lea.call('GET', `/api/sites/${site}/lines`);
-    expect(json.lines.every(({ name }: { name: string }) => name === 'Plant room')).toBe(true);
+    expect(json.lines.every(({ name }: { name: string }) => name !== 'x')).toBe(true);
   });
 });

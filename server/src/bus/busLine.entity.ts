@@ -19,6 +19,8 @@ export const busLineEntity = defineEntity({
     /** The piece of work that has the line, and until when unless it says again that it lives. */
     heldBy: p.uuid().nullable(),
     heldUntil: p.datetime().nullable(),
+    /** The program on site that holds it; null: the server calls it. */
+    linkId: p.uuid().nullable(),
     /** When something else last waited for it. */
     wantedAt: p.datetime().nullable(),
   },

@@ -1,9 +1,10 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { Line, LineFailure } from '@brine/bus/line';
+import { Line, LineFailure, type Master } from '@brine/bus/line';
 import type { Means } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { WorkUnderWay } from '../work/kind.ts';
 import type { OnLine } from './bus.service.ts';
+import { LinkedLine } from './linkedLine.ts';
 
 /** How often a line that another has is asked for, and how long, ms. */
 const ASK_MS = 300;
@@ -13,7 +14,7 @@ const SAY_MS = 1000;
 
 /** A device on a line that is held, and where it is told how far the work is. */
 export interface AtDevice {
-  readonly line: Line;
+  readonly line: Master;
   readonly device: number;
   readonly progress: (done: number, of: number) => void;
 }
@@ -34,7 +35,8 @@ export async function onLine<Result>(
   const stored = await database.transaction(
     async (repositories) => (await repositories.busLines.byId(wish.line))!,
   );
-  const line = new Line({ host: stored.host, port: stored.port, kind: stored.kind });
+  const address = { host: stored.host, port: stored.port, kind: stored.kind };
+  const line: Master = stored.linkId ? new LinkedLine(database, stored.linkId, address) : new Line(address);
   const progress = (done: number, of: number): void => {
     // Where it cannot be told the work goes on: whether it still has its line is asked for elsewhere.
     database

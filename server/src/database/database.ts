@@ -3,6 +3,7 @@ import { attemptRepository } from '../auth/attempt.repository.ts';
 import { sessionRepository } from '../auth/session.repository.ts';
 import { ticketRepository } from '../auth/ticket.repository.ts';
 import { busLineRepository } from '../bus/busLine.repository.ts';
+import { busLinkRepository } from '../bus/busLink.repository.ts';
 import { busPointRepository } from '../bus/busPoint.repository.ts';
 import { calendarFeedRepository } from '../calendars/calendarFeed.repository.ts';
 import { companyRepository } from '../company/company.repository.ts';
@@ -42,6 +43,7 @@ export function repositoriesOn(em: EntityManager) {
     shares: shareRepository(em),
     busLines: busLineRepository(em),
     busPoints: busPointRepository(em),
+    busLinks: busLinkRepository(em),
     work: workRepository(em),
     reviews: reviewRepository(em),
     calendarFeeds: calendarFeedRepository(em),

@@ -1,4 +1,5 @@
 import { busLineEntity } from '../bus/busLine.entity.ts';
+import { busLinkEntity } from '../bus/busLink.entity.ts';
 import { calendarFeedEntity } from '../calendars/calendarFeed.entity.ts';
 import { companyEntity } from '../company/company.entity.ts';
 import { controllerEntity } from '../controllers/controller.entity.ts';
@@ -38,5 +39,6 @@ export const entities = [
   shareEntity,
   workEntity,
   busLineEntity,
+  busLinkEntity,
   calendarFeedEntity,
 ];

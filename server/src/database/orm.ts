@@ -17,6 +17,7 @@ import { Migration0013CompanysDay } from './migrations/Migration0013CompanysDay.
 import { Migration0014CompanysPapers } from './migrations/Migration0014CompanysPapers.ts';
 import { Migration0015Predictions } from './migrations/Migration0015Predictions.ts';
 import { Migration0016KindBoxes } from './migrations/Migration0016KindBoxes.ts';
+import { Migration0019Links } from './migrations/Migration0019Links.ts';
 import { Migration0018Follow } from './migrations/Migration0018Follow.ts';
 import { Migration0017BusLines } from './migrations/Migration0017BusLines.ts';
 
@@ -40,6 +41,7 @@ export const migrations = [
   { name: 'Migration0016KindBoxes', class: Migration0016KindBoxes },
   { name: 'Migration0017BusLines', class: Migration0017BusLines },
   { name: 'Migration0018Follow', class: Migration0018Follow },
+  { name: 'Migration0019Links', class: Migration0019Links },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -7,6 +7,8 @@ import type { Author } from '../auth/auth.service.ts';
 import type { Caller, Services, SignedIn } from './context.ts';
 import { AppError } from './errors.ts';
 
+const NO_LINK = 'x-brine-link: expected the token of a link';
+
 /** What a handler is given: validated input and the person it works for (null on public and ticket routes). */
 export interface RouteInput<Params, Query, Body> {
   readonly params: Params;
@@ -15,6 +17,8 @@ export interface RouteInput<Params, Query, Body> {
   readonly person: SignedIn | null;
   /** Who writes with a ticket; null on every other route. */
   readonly author: Author | null;
+  /** The program on site that asks, by its token; null on every other route. */
+  readonly link: string | null;
   readonly caller: Caller;
   readonly services: Services;
   readonly context: Context;
@@ -43,6 +47,12 @@ export function serve<
 export function personOf(input: { readonly person: SignedIn | null }): SignedIn {
   if (!input.person) throw new AppError('notSignedIn', 'Sign in first');
   return input.person;
+}
+
+/** The link of a route whose token has been checked. */
+export function linkOf(input: { readonly link: string | null }): string {
+  if (input.link === null) throw new AppError('notSignedIn', NO_LINK);
+  return input.link;
 }
 
 /** The author of a ticket that has been checked. */

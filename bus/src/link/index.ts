@@ -1,0 +1,1 @@
+export { type LinkAnswer, type LinkCall, LinkRefused, runLink } from './link.ts';
