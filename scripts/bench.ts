@@ -4,6 +4,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { floodBounds } from './bench/flood.ts';
 import { benchKinds } from './bench/kinds.ts';
 import { benchLearned } from './bench/learned.ts';
+import { lineBounds } from './bench/lines.ts';
 import { benchLogs } from './bench/logs.ts';
 import { benchSimulation, simulationBounds } from './bench/simulation.ts';
 import { benchWiring } from './bench/wiring.ts';
@@ -52,6 +53,7 @@ if (process.argv.includes('--check')) {
   ensureBuilt();
   const bounds = [
     ...simulationBounds(read('docs/formats/examples/fish-freezer.scenario.json')),
+    ...(await lineBounds(family('skerry-dx'))),
     ...(await floodBounds()),
     ...(await largeLists((text) => process.stdout.write(`       ${text}\n`))),
     ...(await underLoad((text) => process.stdout.write(`       ${text}\n`))),

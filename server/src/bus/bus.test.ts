@@ -275,6 +275,27 @@ describe('a link on site', () => {
     expect(device.memory.get('t1')).toBe(2);
   });
 
+  test('what a server left behind that died is not done when the link comes', async () => {
+    const { device, serving } = await lineTo();
+    const made = await lea.call('POST', `/api/sites/${site}/links`, { name: 'Late' });
+    const address = { host: '127.0.0.1', port: serving.port, kind: 'tcp' } as const;
+    const t1 = control.registers!.find(({ code }) => code === 't1')!.address;
+    await harness.database.transaction(({ busLinks }) =>
+      busLinks.ask(made.json.link.id, {
+        id: randomUUID(),
+        line: address,
+        device: 3,
+        read: null,
+        write: { by: 6, address: t1, words: [90] },
+      }),
+    );
+    await harness.orm.em.fork().execute(`update bus_call set asked_at = now() - interval '1 minute'`);
+    const headers = { 'x-brine-link': made.json.token };
+    const { json } = await harness.client().call('POST', '/api/link/calls', {}, { headers });
+    expect(json.calls).toEqual([]);
+    expect(device.memory.get('t1')).toBe(2);
+  });
+
   test('its token opens nothing else, and nothing at all once it was ended', async () => {
     const { id, token, ended: over } = await linked();
     const stranger = harness.client();

@@ -5,6 +5,8 @@ import { busLinkEntity, type StoredBusLink } from './busLink.entity.ts';
 
 /** Calls that are handed out at once. */
 const MOST_CALLS = 50;
+/** A call that waited longer was given up by who asked, perhaps with its server: nothing is written late, when nobody stands at the unit any more, s. */
+const STALE_S = 8;
 
 export function busLinkRepository(em: EntityManager) {
   return {
@@ -31,9 +33,10 @@ export function busLinkRepository(em: EntityManager) {
     async take(link: string): Promise<readonly LinkCall[]> {
       const rows = await em.execute<{ call: LinkCall }[]>(
         `update bus_call set given_at = now() where id in (
-           select id from bus_call where link_id = ? and given_at is null order by asked_at limit ? for update skip locked
+           select id from bus_call where link_id = ? and given_at is null and asked_at > now() - make_interval(secs => ?)
+            order by asked_at limit ? for update skip locked
          ) returning call`,
-        [link, MOST_CALLS],
+        [link, STALE_S, MOST_CALLS],
       );
       return rows.map(({ call }) => call);
     },
@@ -62,6 +65,10 @@ export function busLinkRepository(em: EntityManager) {
         [call],
       );
       return rows.length > 0;
+    },
+    /** Drops what a server that died left behind. */
+    async dropCallsBefore(moment: Date): Promise<void> {
+      await em.execute('delete from bus_call where asked_at < ?', [moment]);
     },
     async forget(call: string): Promise<void> {
       await em.execute('delete from bus_call where id = ?', [call]);

@@ -16,5 +16,6 @@ export async function keepHouse({ database, now }: Means): Promise<void> {
     await repositories.shares.dropBefore(before);
     await repositories.calendarFeeds.dropBefore(before);
     await repositories.work.dropBefore(before);
+    await repositories.busLinks.dropCallsBefore(before);
   });
 }
