@@ -8,9 +8,10 @@ export interface Frame {
   readonly seen: Seen;
 }
 
-/** Pictures so far back are held against each other; where all of the last ones are alike, those are enough. A slow device has fewer in a second: at least so many. */
+/** Pictures so far back are held against each other, and at least so many: a slow device has fewer in a second. */
 const WINDOW = { seconds: 1.2, pictures: 5 } as const;
-const LATELY = { seconds: 0.45, pictures: 3 } as const;
+/** Where those that were read last are alike for so long, in seconds, they are enough, whatever could not be read between them. */
+const ALIKE_FOR = 0.35;
 /** A text stands once so many pictures, and this share of those that were read, show all of it. */
 const WHOLE = { pictures: 3, share: 0.2 } as const;
 /** More pictures than this share that are not read, and nothing is sure. */
@@ -22,15 +23,16 @@ const UNREAD = 0.5;
  * pictures that hold segments which the new one does not; it stands when the last pictures are all alike, or the others are out of the window.
  */
 export function agreedText(frames: readonly Frame[], at: number): string | null {
-  const near = lastOf(frames, at, WINDOW);
-  const lately = lastOf(frames, at, LATELY);
-  const newest = lately.at(-1)?.seen;
+  const near = lastOf(frames, at);
+  const told = near.filter(({ seen }) => seen.kind !== 'notRead');
+  const newest = told.at(-1)?.seen;
   if (newest?.kind === 'read') {
-    const alike = lately.every(({ seen }) => seen.kind === 'read' && seen.text === newest.text);
+    const other = told.findLastIndex(({ seen }) => seen.kind !== 'read' || seen.text !== newest.text);
+    const alike = told.slice(other + 1);
     const more = digitsIn(near).some(
       (digits) => !within(digits, newest.digits) && within(newest.digits, digits),
     );
-    if (alike && !more && lately.length >= WHOLE.pictures) return newest.text;
+    if (!more && alike.length >= WHOLE.pictures && at - alike[0]!.at > ALIKE_FOR) return newest.text;
   }
   const read = near.flatMap(({ seen }) => (seen.kind === 'read' ? [seen] : []));
   const all = digitsIn(near);
@@ -42,13 +44,9 @@ export function agreedText(frames: readonly Frame[], at: number): string | null 
   return all.every((digits) => within(digits, whole.digits)) ? whole.text : null;
 }
 
-const lastOf = (
-  frames: readonly Frame[],
-  at: number,
-  { seconds, pictures }: { readonly seconds: number; readonly pictures: number },
-): readonly Frame[] => {
-  const first = frames.findIndex((frame) => frame.at > at - seconds);
-  return frames.slice(Math.max(0, Math.min(first < 0 ? Infinity : first, frames.length - pictures)));
+const lastOf = (frames: readonly Frame[], at: number): readonly Frame[] => {
+  const first = frames.findIndex((frame) => frame.at > at - WINDOW.seconds);
+  return frames.slice(Math.max(0, Math.min(first < 0 ? Infinity : first, frames.length - WINDOW.pictures)));
 };
 
 const digitsIn = (frames: readonly Frame[]): readonly (readonly Digit[])[] =>

@@ -45,7 +45,7 @@ const roleWords: Readonly<Record<RegisterRole, string>> = {
   left: 'not read',
 };
 const counts: readonly (readonly [AddressCount, string])[] = [
-  ['usual', 'as usual: 40017 from 1, all others as they go over the wire'],
+  ['usual', 'not said: 40017 from 1, all others taken from 0'],
   ['fromZero', 'as they go over the wire, from 0'],
   ['fromOne', 'from 1'],
 ];
@@ -126,7 +126,11 @@ const check = (part: Partial<typeof written.value.check>) =>
           @change="live.writeRegisters({ count: value($event) as AddressCount })"
         >
           <option v-for="[id, words] in counts" :key="id" :value="id">{{ words }}</option>
-        </select></label
+        </select>
+        <span v-if="drafted.noCount" class="text-[14px]" data-test="register-no-count"
+          >? Whether plain addresses count from 0 or from 1 is not said: try them, or say it. Until then they
+          are only read.</span
+        ></label
       >
       <label v-if="drafted.noTable || written.table !== null" class="flex max-w-xl flex-col gap-1"
         ><span class="field-label">Where the booklet does not say it, they stand among the</span>

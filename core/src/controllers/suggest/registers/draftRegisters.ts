@@ -81,6 +81,8 @@ export interface RegisterDraft {
   readonly doubts: readonly string[];
   /** The booklet does not say in which table it stands, nor did anybody: asked once, of all of them. */
   readonly noTable: boolean;
+  /** Nor whether its address counts from 0 or from 1. */
+  readonly noCount: boolean;
 }
 
 /** A register table as part of a definition. */
@@ -92,6 +94,8 @@ export interface RegistersDraft {
   readonly problems: readonly string[];
   /** Whether the booklet leaves it open, of some, in which table they stand, and nobody said it. */
   readonly noTable: boolean;
+  /** Whether, of some, it does not say where addresses count from, and nobody did: one register beside the right one must not be written. */
+  readonly noCount: boolean;
 }
 
 /** What was written of a register table, as registers of a definition, and what is open on it. */
@@ -103,7 +107,7 @@ export function draftRegisters(definition: ControllerDefinition, written: Writte
     const said = written.rows[printed.key] ?? {};
     const meaning = found.get(printed.key) ?? null;
     const is = said.is === undefined ? (meaning?.is ?? null) : said.is === null ? null : standsFor(said.is);
-    if (is === null) return { printed, is, register: null, problems: [], doubts: [], noTable: false };
+    if (is === null) return { printed, is, register: null, problems: [], doubts: [], ...stated };
     const parameter = 'code' in is ? (parameterOf(definition, is.code) ?? null) : null;
     if ('code' in is && !parameter)
       return {
@@ -112,24 +116,28 @@ export function draftRegisters(definition: ControllerDefinition, written: Writte
         register: null,
         problems: [`${is.code} is no code of this control`],
         doubts: [],
-        noTable: false,
+        ...stated,
       };
     const {
       register,
       problems,
       doubts: open,
       noTable,
+      noCount,
     } = asRegister(printed, is, parameter, said, written, definition);
     const guess =
-      meaning?.guessed && said.is === undefined ? [`That it is ${nameOf(is)} is a likely match, not a sure one`] : [];
+      meaning?.guessed && said.is === undefined
+        ? [`That it is ${nameOf(is)} is a likely match, not a sure one`]
+        : [];
     const doubts = said.checked ? [] : [...guess, ...open];
     return {
       printed,
       is,
-      register: register && keptFrom(register, noTable || doubts.length > 0),
+      register: register && keptFrom(register, noTable || noCount || doubts.length > 0),
       problems,
       doubts,
       noTable,
+      noCount,
     };
   });
   const check = checkOf(written.check);
@@ -139,6 +147,7 @@ export function draftRegisters(definition: ControllerDefinition, written: Writte
     registers: rows.flatMap(({ register }) => register ?? []),
     check: typeof check === 'string' ? null : check,
     noTable: rows.some(({ noTable }) => noTable),
+    noCount: rows.some(({ noCount }) => noCount),
     problems: [
       ...(written.text.trim() !== '' && table.problem !== null ? [`Registers: ${table.problem}`] : []),
       ...rows.flatMap(({ printed, problems }) =>
@@ -148,6 +157,9 @@ export function draftRegisters(definition: ControllerDefinition, written: Writte
     ],
   };
 }
+
+/** Of a row that is left out, or is none. */
+const stated = { noTable: false, noCount: false } as const;
 
 /** What is in doubt is read, and not written. */
 function keptFrom({ writable, ...register }: Register, inDoubt: boolean): Register {
@@ -177,7 +189,7 @@ function asRegister(
   said: SaidOfRegister,
   { count, table: usualTable }: WrittenRegisters,
   definition: ControllerDefinition,
-): Pick<RegisterDraft, 'register' | 'problems' | 'doubts' | 'noTable'> {
+): Pick<RegisterDraft, 'register' | 'problems' | 'doubts' | 'noTable' | 'noCount'> {
   const problems: string[] = [];
   const doubts: string[] = [];
   const printedAddress = readAddress(printed.address)!;
@@ -189,10 +201,10 @@ function asRegister(
     ? { ...printedAddress, form: 'plain' as const, number: Number(printed.address.match(/\d+/)![0]) }
     : printedAddress;
   const type = readType(printed.type);
-  const stated =
-    functions?.table ?? address.table ?? (type?.type === 'bit' ? ('reading' in is ? 2 : 1) : null);
-  const table: RegisterTable = stated ?? usualTable ?? 3;
-  const noTable = stated === null && usualTable === null && said.function === undefined;
+  const told = functions?.table ?? address.table ?? (type?.type === 'bit' ? ('reading' in is ? 2 : 1) : null);
+  const table: RegisterTable = told ?? usualTable ?? 3;
+  const noTable = told === null && usualTable === null && said.function === undefined;
+  const noCount = address.form === 'plain' && count === 'usual' && said.address === undefined;
   const width = address.words === 2 ? 'int32' : 'int16';
   const own = type?.type ?? width;
   const usual: RegisterType = table <= 2 ? 'bit' : own === 'bit' ? 'uint16' : own;
@@ -215,7 +227,7 @@ function asRegister(
   const order = typed('The place in the order of writing', said.order, problems);
   const absent = typed('What stands for a probe that is not there', said.absent, problems);
   const unlock = unlockOf(said, problems);
-  if (problems.length > 0) return { register: null, problems, doubts, noTable };
+  if (problems.length > 0) return { register: null, problems, doubts, noTable, noCount };
   const wordOrder = said.wordOrder ?? type?.wordOrder ?? 'highFirst';
   const register: Register = {
     ...is,
@@ -230,7 +242,7 @@ function asRegister(
     ...(unlock && { unlock }),
     ...(absent !== null && { absent }),
   };
-  return { register, problems, doubts, noTable };
+  return { register, problems, doubts, noTable, noCount };
 }
 
 const isTemperature = (reading: RegisterReading): boolean =>

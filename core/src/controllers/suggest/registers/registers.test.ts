@@ -119,7 +119,11 @@ const words: Readonly<Record<string, string>> = {
 };
 const named = ({ code, reading }: Register, { parameters }: ControllerDefinition) =>
   reading ? words[reading]! : parameters.find((one) => one.code === code)!.name;
-const styles: readonly (readonly [string, (registers: readonly Register[]) => string])[] = [
+const styles: readonly (readonly [
+  string,
+  (registers: readonly Register[]) => string,
+  'usual' | 'fromZero',
+])[] = [
   [
     'tabs, 4xxxx',
     (all) =>
@@ -137,6 +141,7 @@ const styles: readonly (readonly [string, (registers: readonly Register[]) => st
           ].join('\t'),
         ),
       ].join('\n'),
+    'usual',
   ],
   [
     'semicolons, functions and hexadecimal, words before codes',
@@ -156,6 +161,7 @@ const styles: readonly (readonly [string, (registers: readonly Register[]) => st
           ].join(';'),
         ),
       ].join('\n'),
+    'fromZero',
   ],
   [
     'bars, the table in words, the scale beside the unit',
@@ -179,20 +185,24 @@ const styles: readonly (readonly [string, (registers: readonly Register[]) => st
             .trim(),
         ),
       ].join('\n'),
+    'fromZero',
   ],
 ];
 
 describe('a booklet’s register table', () => {
-  test.each(styles)('%s: the registers of a definition, printed, are read as they were', (_, print) => {
-    const all = skerry.registers!;
-    const text = `Communication\n${print(all)}\nSubject to change without notice.\n`;
-    const { rows, registers, problems, table } = draftRegisters(skerry, written(text));
-    expect(problems).toEqual([]);
-    expect(rows).toHaveLength(all.length);
-    expect(registers).toEqual(all.map(printable));
-    expect(table.aside.length).toBeGreaterThan(0);
-    expect(readDefinition({ ...skerry, registers })).not.toHaveProperty('faults');
-  });
+  test.each(styles)(
+    '%s: the registers of a definition, printed, are read as they were',
+    (_, print, count) => {
+      const all = skerry.registers!;
+      const text = `Communication\n${print(all)}\nSubject to change without notice.\n`;
+      const { rows, registers, problems, table } = draftRegisters(skerry, written(text, { count }));
+      expect(problems).toEqual([]);
+      expect(rows).toHaveLength(all.length);
+      expect(registers).toEqual(all.map(printable));
+      expect(table.aside.length).toBeGreaterThan(0);
+      expect(readDefinition({ ...skerry, registers })).not.toHaveProperty('faults');
+    },
+  );
 
   test('lines of running text', () => {
     const [sp] = skerry.registers!;
@@ -208,7 +218,7 @@ describe('a booklet’s register table', () => {
     const text = 'Address;Code;Description\n16;t1;Set point\n17;;Anything else\n256;;Evaporator temperature';
     const { rows } = draftRegisters(skerry, written(text));
     expect(rows[0]!.register).toEqual({ code: 't1', function: 3, address: 16, type: 'int16', scale: 10 });
-    expect(rows[0]!.noTable).toBe(true);
+    expect(rows[0]).toMatchObject({ noTable: true, noCount: true });
     expect(rows[0]!.doubts).toEqual([expect.stringContaining('tenths')]);
     expect(rows[1]).toMatchObject({ is: null, register: null });
     expect(rows[2]!.register).toMatchObject({ reading: 'coil', unit: 'degC' });
@@ -221,7 +231,7 @@ describe('a booklet’s register table', () => {
     expect(register).not.toHaveProperty('writable');
     const checked = draftRegisters(
       skerry,
-      written(text, { table: 3, rows: { [printed.key]: { checked: true } } }),
+      written(text, { table: 3, count: 'fromZero', rows: { [printed.key]: { checked: true } } }),
     );
     expect(checked.rows[0]!.register).toMatchObject({ writable: true });
   });
@@ -250,7 +260,7 @@ describe('a booklet’s register table', () => {
         checked: true,
       },
     } as const;
-    const { rows } = draftRegisters(skerry, written(text, { rows: said }));
+    const { rows } = draftRegisters(skerry, written(text, { count: 'fromZero', rows: said }));
     expect(rows[0]!.doubts).toEqual([]);
     expect(rows[0]!.register).toEqual({
       code: 't1',
