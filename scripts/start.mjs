@@ -116,6 +116,10 @@ if (!stopping) {
   if (options.lan && !options.cert) phones = await phonesOrFinish();
   serve();
   if (options['stand-in']) standIn();
+  else if (!options['no-demo'])
+    say(
+      'With --stand-in a controller that is none answers on a bus beside it, to be read and written: docs/bus.md.',
+    );
   if (cluster && every > 0) backUpEvery(every);
 }
 
