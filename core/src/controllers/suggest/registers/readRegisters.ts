@@ -133,6 +133,23 @@ function rowOf(
   };
 }
 
+const ADDRESS = /addr|offset|^(modbus )?reg(ister)?s?\.?( ?(no|nr|number)\.?)?$/i;
+
+/** What a heading names, where what stands under it says otherwise: "Name" heads codes or words, "Function" numbers or words, "Type" types or tables, "Parameter" codes or words. */
+function byContent(
+  role: RegisterRole,
+  share: (test: (cell: string) => boolean) => number,
+  codes: ReadonlySet<string>,
+): RegisterRole {
+  const areCodes = share((cell) => codes.has(cell.toLowerCase())) >= 0.3;
+  const areTables = share((cell) => readFunctions(cell) !== null) >= 0.7;
+  if (role === 'description') return areCodes ? 'code' : role;
+  if (role === 'code') return areCodes ? role : 'description';
+  if (role === 'function') return areTables ? role : 'description';
+  if (role === 'type') return areTables && share((cell) => readType(cell) !== null) < 0.5 ? 'function' : role;
+  return role;
+}
+
 /** What each column holds: by its heading, where what stands under it agrees, else by what stands there. */
 function findRoles(
   heading: readonly string[],
@@ -146,17 +163,16 @@ function findRoles(
     const cells = rows.map(({ cells }) => cells[i] ?? '').filter((cell) => cell !== '');
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
   };
+  const folded = new Set([...codes].map((code) => code.toLowerCase()));
+  // Rows are counted in one booklet ("No."), beside their addresses; in another that is the address.
+  const isCounted = heading.some((cell) => ADDRESS.test(cell)) ? /^(no|nr)\.?$|^#$/i : null;
   heading.forEach((cell, i) => {
-    const role = HEADS.find(([pattern]) => pattern.test(cell.trim()))?.[1] ?? null;
-    // "Name" heads codes in one booklet and words in another, and so does "Function" with numbers.
-    const settled =
-      role === 'description' && share(i, (c) => codes.has(c)) >= 0.3
-        ? 'code'
-        : role === 'function' && share(i, (c) => readFunctions(c) !== null) < 0.7
-          ? 'description'
-          : role;
+    const role = isCounted?.test(cell.trim())
+      ? 'left'
+      : (HEADS.find(([pattern]) => pattern.test(cell.trim()))?.[1] ?? null);
+    const settled = role && byContent(role, (test) => share(i, test), folded);
     if (settled === 'address' && share(i, (c) => readAddress(c) !== null) < 0.5) return;
-    if (settled !== null && !roles.includes(settled)) roles[i] = settled;
+    if (settled !== null && (settled === 'left' || !roles.includes(settled))) roles[i] = settled;
   });
   const take = (role: RegisterRole, score: (i: number) => number, least: number) => {
     if (roles.includes(role)) return;

@@ -204,6 +204,29 @@ describe('a booklet’s register table', () => {
     },
   );
 
+  test.each([
+    ['rows that are counted', 'No.;Address;Code;Description\n1;16;t1;Set point\n2;17;t2;Band'],
+    ['a name that is the code', 'Reg.;Name;Meaning\n16;t1;Set point\n17;t2;Band'],
+    ['parameters in words', 'Addr.;Label;Parameter\n16;t1;Set point\n17;t2;Band'],
+    [
+      'types that are tables',
+      'Address;Type;Code;Name\n16;Holding register;t1;Set point\n17;Holding register;t2;Band',
+    ],
+  ])('headings that mean something else elsewhere: %s', (_, text) => {
+    const { rows } = draftRegisters(skerry, written(text));
+    expect(rows.map(({ is, register }) => [is, register?.address])).toEqual([
+      [{ code: 't1' }, 16],
+      [{ code: 't2' }, 17],
+    ]);
+  });
+
+  test('a code in other letters is taken, and somebody should look at it', () => {
+    const text = 'Address;Code;Name;R/W\n16;T1;Set point;R/W\n17;T2;Band;R/W';
+    const { rows } = draftRegisters(skerry, written(text, { count: 'fromZero', table: 3 }));
+    expect(rows[0]).toMatchObject({ is: { code: 't1' } });
+    expect(rows[0]!.doubts[0]).toContain('a likely match');
+  });
+
   test('lines of running text', () => {
     const [sp] = skerry.registers!;
     const text = `${sp!.code} is told as tenths.\n40017 ${sp!.code} Set point INT16 x10 R/W\n30257 Air temperature INT16 0.1 °C R\n`;
