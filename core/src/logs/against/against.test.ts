@@ -153,5 +153,13 @@ describe('a log against its settings', () => {
         judged({ cutOut: 3.9, tau: 1800, cutIn: 4.5, noise: 0, days: 1, every: 15 } as Partial<Recipe>, null),
       ),
     ).toContain('manyStarts');
+    // Two minutes with one start, as somebody follows a control for a moment: no rate.
+    const moment = Array.from({ length: 120 }, (_, s) => {
+      const clock = `2026-03-02T09:0${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
+      return `${clock},3.0,${s < 60 ? 0 : 1}`;
+    });
+    const short = codes(judgedCsv(['time,air_degC,compressor', ...moment].join('\n'), settings));
+    expect(short).not.toContain('manyStarts');
+    expect(short).not.toContain('alwaysRunning');
   });
 });

@@ -6,13 +6,16 @@ import type { LogFinding } from './finding.ts';
 /** Duty that grows by so many points a day, or a coil that sinks against the air by so many K a day. */
 const DUTY_GROWS = 2;
 const COIL_SINKS = 0.3;
+/** A shorter log tells no rate, s: one start in two minutes is not thirty an hour. Ours. */
+const LEAST_SECONDS = 3600;
 
 /** What the compressor's running says. */
 export function runningFindings(against: Against): readonly LogFinding[] {
   const { found, config } = against;
   const findings: LogFinding[] = [];
+  const isLong = found.to - found.from >= LEAST_SECONDS;
   const duty = found.dutyPercent;
-  if (duty !== null && duty > MAX_DUTY_PERCENT)
+  if (isLong && duty !== null && duty > MAX_DUTY_PERCENT)
     findings.push({
       code: 'alwaysRunning',
       severity: 'error',
@@ -21,7 +24,7 @@ export function runningFindings(against: Against): readonly LogFinding[] {
       numbers: { dutyPercent: duty },
     });
   const starts = found.startsPerHour;
-  if (starts !== null && starts > MAX_STARTS_PER_HOUR)
+  if (isLong && starts !== null && starts > MAX_STARTS_PER_HOUR)
     findings.push({
       code: 'manyStarts',
       severity: 'warning',
