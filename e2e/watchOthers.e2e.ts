@@ -62,9 +62,9 @@ export const displaysOfOthers: EndToEndTest = {
       }
       process.stdout.write(`displays of others: ${JSON.stringify(sums)}\n`);
       const said = JSON.stringify(sums);
-      // The oracle is what was drawn; 99 % and two seconds are asked. Displays that flicker by two thirds keep it waiting now and then: it says so meanwhile.
+      // The oracle is what was drawn; 99 % and two seconds are asked. A few keep it waiting: it says so meanwhile.
       expectSame(sums.wrong <= 0.01 * (sums.right + sums.wrong), true, `at most 1 % wrong: ${said}`);
-      expectSame(sums.inTime >= 0.93 * sums.changes, true, `changes within two seconds: ${said}`);
+      expectSame(sums.inTime >= 0.95 * sums.changes, true, `changes within two seconds: ${said}`);
       expectSame(sums.read >= 0.75 * sums.displays, true, `most displays are read: ${said}`);
     } finally {
       await close();
