@@ -1,1 +1,1 @@
-export { type LinkAnswer, type LinkCall, LinkRefused, runLink } from './link.ts';
+export { LinkRefused, runLink } from './link.ts';

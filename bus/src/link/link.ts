@@ -1,32 +1,5 @@
+import type { LinkAnswer, LinkCall } from '@brine/contract/routes';
 import { Line, LineFailure, type LineAddress } from '../line/index.ts';
-
-/** Something a server wants of a device, to be asked on site. */
-export interface LinkCall {
-  readonly id: string;
-  readonly line: LineAddress;
-  readonly device: number;
-  readonly read: {
-    readonly function: 1 | 2 | 3 | 4;
-    readonly address: number;
-    readonly count: number;
-  } | null;
-  readonly write: {
-    readonly by: 5 | 6 | 16;
-    readonly address: number;
-    readonly words: readonly number[];
-  } | null;
-}
-
-/** What came of it: words of a reading, none of a writing, or why it failed. */
-export interface LinkAnswer {
-  readonly call: string;
-  readonly words: readonly number[];
-  readonly failure: {
-    readonly kind: LineFailure['kind'];
-    readonly message: string;
-    readonly exception: number | null;
-  } | null;
-}
 
 export interface LinkOptions {
   /** Where the server is, such as `https://brine.example`. */
@@ -53,7 +26,7 @@ const IDLE_MS = 60_000;
  * where the server does not let it in.
  */
 export async function runLink({ server, token, signal, tell, ask = fetch }: LinkOptions): Promise<void> {
-  const lines = new Map<string, { line: Line; last: Promise<void>; idle: NodeJS.Timeout }>();
+  const lines = new Map<string, { line: Line; idle: NodeJS.Timeout }>();
   const post = async (path: string, body: object): Promise<unknown> => {
     const answer = await ask(new URL(`/api/link/${path}`, server), {
       method: 'POST',
@@ -71,7 +44,7 @@ export async function runLink({ server, token, signal, tell, ask = fetch }: Link
     let held = lines.get(key);
     if (!held) {
       tell(`Asks on ${address.host}, port ${address.port}.`);
-      held = { line: new Line(address), last: Promise.resolve(), idle: setTimeout(() => undefined, 0) };
+      held = { line: new Line(address), idle: setTimeout(() => undefined, 0) };
       lines.set(key, held);
     }
     clearTimeout(held.idle);
@@ -79,15 +52,12 @@ export async function runLink({ server, token, signal, tell, ask = fetch }: Link
       lines.get(key)?.line.close();
       lines.delete(key);
     }, IDLE_MS);
-    return held;
+    return held.line;
   };
   const answered = async (call: LinkCall, line: Line): Promise<LinkAnswer> => {
     try {
-      const words = call.read
-        ? await line.read(call.device, call.read)
-        : await line
-            .write(call.device, call.write!.by, call.write!.address, call.write!.words)
-            .then(() => []);
+      const words = call.read ? await line.read(call.device, call.read) : [];
+      if (call.write) await line.write(call.device, call.write.by, call.write.address, call.write.words);
       return { call: call.id, words, failure: null };
     } catch (error) {
       if (!(error instanceof LineFailure)) throw error;
@@ -103,16 +73,13 @@ export async function runLink({ server, token, signal, tell, ask = fetch }: Link
         const { calls } = (await post('calls', {})) as { calls: readonly LinkCall[] };
         if (failures > 0) tell('The server is there again.');
         failures = 0;
-        for (const call of calls) {
-          const held = lineOf(call.line);
-          // Of one line in turn; lines do not wait for each other, nor the next calls for these.
-          held.last = held.last.then(async () => {
-            await post('answers', await answered(call, held.line));
-          });
-          held.last = held.last.catch((error: unknown) => {
-            if (!signal.aborted) tell(`An answer was lost: ${(error as Error).message}.`);
-          });
-        }
+        // A line takes them in turn; lines do not wait for each other, nor the next calls for these.
+        for (const call of calls)
+          answered(call, lineOf(call.line))
+            .then((answer) => post('answers', answer))
+            .catch((error: unknown) => {
+              if (!isOver()) tell(`An answer was lost: ${(error as Error).message}.`);
+            });
       } catch (error) {
         if (isOver()) return;
         if (error instanceof LinkRefused) throw error;

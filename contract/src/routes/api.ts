@@ -6,6 +6,7 @@ import { companyRoutes } from './company.ts';
 import { controllerRoutes } from './controllers.ts';
 import { exportRoutes } from './exports.ts';
 import { jobRoutes } from './jobs.ts';
+import { lineRoutes } from './lines.ts';
 import { logRoutes } from './logs.ts';
 import { meaningRoutes } from './meanings.ts';
 import { peopleRoutes } from './people.ts';
@@ -31,6 +32,7 @@ export const api = {
   ...pictureRoutes,
   ...practiceRoutes,
   ...reviewRoutes,
+  ...lineRoutes,
   ...busRoutes,
   ...workRoutes,
   ...sheetRoutes,

@@ -6,53 +6,6 @@ import { contract } from './route.ts';
 import { flag, list, said } from './views.ts';
 import { answersWork, work } from './work.ts';
 
-/** How a request on a line may fail: as the bus tells it. */
-const failureKinds = ['noConnection', 'noAnswer', 'badAnswer', 'refused', 'stopped'] as const;
-/** Something to be asked on site, as the program there takes it. */
-export interface LinkCall {
-  readonly id: string;
-  readonly line: { readonly host: string; readonly port: number; readonly kind: LineKind };
-  readonly device: number;
-  readonly read: {
-    readonly function: 1 | 2 | 3 | 4;
-    readonly address: number;
-    readonly count: number;
-  } | null;
-  readonly write: {
-    readonly by: 5 | 6 | 16;
-    readonly address: number;
-    readonly words: readonly number[];
-  } | null;
-}
-
-export const lineKinds = ['tcp', 'rtuOverTcp'] as const;
-/** Modbus TCP, or RTU frames over TCP as a serial gateway passes them on. */
-export type LineKind = (typeof lineKinds)[number];
-
-/** A line of a site that the server may call: an address that a lead entered. */
-export const busLine = object({
-  id: said(),
-  name: said(),
-  host: said(),
-  port: number().integer().required(),
-  kind: string<LineKind>().oneOf(lineKinds).required(),
-  /** Whether it is called at all: a lead may shut it. */
-  open: flag(),
-  /** The program on site that holds it; null: the server calls it itself. */
-  link: said().nullable(),
-});
-export type BusLine = DeepReadonly<InferType<typeof busLine>>;
-/** A program on site that holds lines which the server cannot reach. */
-const busLink = object({
-  id: said(),
-  name: said(),
-  /** When it last asked; null: never. */
-  seenAt: said().nullable(),
-  ended: flag(),
-});
-export type BusLink = DeepReadonly<InferType<typeof busLink>>;
-const answersLine = object({ line: busLine.required() });
-
 /** A following of a job’s control, under way or over. */
 const busFollow = object({
   work: work.required(),
@@ -76,8 +29,6 @@ const MOST_PLACES = 2000;
 const HIGHEST_ADDRESS = 0xffff;
 /** Most values of one writing: more than any menu has. */
 const MOST_VALUES = 500;
-const LONGEST_HOST = 253;
-const port = () => whole(1, 65_535).required('port: expected a number from 1 to 65535');
 /** Where on a line a controller is: 1 to 247, Modbus over Serial Line V1.02, 2.2. */
 const device = () => whole(1, 247).required('device: expected a number from 1 to 247');
 /** Which control is written down for it: the hash of its definition. */
@@ -86,93 +37,10 @@ const definition = () =>
     .required('definition: expected the hash of a controller')
     .matches(/^[0-9a-f]{64}$/, 'definition: expected the hash of a controller');
 
+/** A control on a line: which line, where on it, and by which definition it is read. */
+const onController = object({ line: uuid('line'), device: device(), definition: definition() });
+
 export const busRoutes = {
-  busLines: contract({
-    ...paths.busLines,
-    summary: 'The lines of a site that the server may call',
-    access: 'viewer',
-    params: idParams,
-    answer: object({ lines: list(busLine) }),
-  }),
-  createBusLine: contract({
-    ...paths.createBusLine,
-    summary: 'Enters the address of a line of a site. The server calls no other address',
-    access: 'lead',
-    status: 201,
-    params: idParams,
-    body: object({
-      name: name('Name', LONGEST_NAME),
-      host: text(LONGEST_HOST)
-        .required('host: expected an address or a name')
-        .matches(
-          /^[A-Za-z0-9.:-]+$/,
-          'host: expected an address such as 192.168.1.20, or a name, without a port',
-        ),
-      port: port(),
-      kind: string<LineKind>().oneOf(lineKinds, 'kind: expected tcp or rtuOverTcp').default('tcp'),
-      link: uuid('link').nullable().optional().default(null),
-    }),
-    answer: answersLine,
-  }),
-  changeBusLine: contract({
-    ...paths.changeBusLine,
-    summary: 'Opens or shuts a line: one that is shut is not called, and what goes on there ends',
-    access: 'lead',
-    params: idParams,
-    body: object({ open: boolean().required('open: expected true or false') }),
-    answer: answersLine,
-  }),
-  busLinks: contract({
-    ...paths.busLinks,
-    summary: 'The programs on site that hold lines of it',
-    access: 'lead',
-    params: idParams,
-    answer: object({ links: list(busLink) }),
-  }),
-  createBusLink: contract({
-    ...paths.createBusLink,
-    summary: 'Makes a link for a program on site; its token stands in this answer and nowhere else',
-    access: 'lead',
-    status: 201,
-    params: idParams,
-    body: object({ name: name('Name', LONGEST_NAME) }),
-    answer: object({ link: busLink.required(), token: said() }),
-  }),
-  endBusLink: contract({
-    ...paths.endBusLink,
-    summary: 'Ends a link: its token opens nothing any more',
-    access: 'lead',
-    params: idParams,
-    answer: object({ link: busLink.required() }),
-  }),
-  linkCalls: contract({
-    ...paths.linkCalls,
-    summary: 'What the server wants asked on site; waits some seconds for it',
-    access: 'link',
-    body: object({}),
-    answer: object({ calls: list(mixed<LinkCall>().required()) }),
-  }),
-  linkAnswers: contract({
-    ...paths.linkAnswers,
-    summary: 'What came of something that was asked on site',
-    access: 'link',
-    body: object({
-      call: uuid('call'),
-      words: array(whole(0, 0xffff).required('words: expected numbers from 0 to 65535'))
-        .required('words: expected a list')
-        .max(2000, 'words: expected at most 2000'),
-      failure: object({
-        kind: string()
-          .required('failure.kind: expected why it failed')
-          .oneOf(failureKinds, `failure.kind: expected one of ${failureKinds.join(', ')}`),
-        message: text(500).required('failure.message: expected a sentence'),
-        exception: whole(0, 255).nullable().defined(),
-      })
-        .nullable()
-        .default(null),
-    }),
-    answer: object({}),
-  }),
   startBusTry: contract({
     ...paths.startBusTry,
     summary:
@@ -203,12 +71,9 @@ export const busRoutes = {
     access: 'technician',
     status: 202,
     params: idParams,
-    body: object({
-      line: uuid('line'),
-      device: device(),
-      definition: definition(),
-      every: whole(1, LONGEST_BETWEEN).default(1),
-      hours: whole(1, LONGEST_FOLLOW).default(12),
+    body: onController.shape({
+      every: whole(1, LONGEST_BETWEEN).required(`every: expected seconds, 1 to ${LONGEST_BETWEEN}`),
+      hours: whole(1, LONGEST_FOLLOW).required(`hours: expected hours, 1 to ${LONGEST_FOLLOW}`),
     }),
     answer: answersWork,
   }),
@@ -241,7 +106,7 @@ export const busRoutes = {
     access: 'technician',
     status: 202,
     params: idParams,
-    body: object({ line: uuid('line'), device: device(), definition: definition() }),
+    body: onController,
     answer: answersWork,
   }),
   startBusWrite: contract({
@@ -251,10 +116,7 @@ export const busRoutes = {
     access: 'technician',
     status: 202,
     params: idParams,
-    body: object({
-      line: uuid('line'),
-      device: device(),
-      definition: definition(),
+    body: onController.shape({
       values: array(
         object({
           code: text(40).required('code: expected a code'),

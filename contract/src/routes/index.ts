@@ -1,5 +1,6 @@
 export { api, type Api } from './api.ts';
-export { type BusFollow, type BusLine, type BusLink, type FollowedPoints, type LineKind } from './bus.ts';
+export { type BusFollow, type FollowedPoints } from './bus.ts';
+export { type BusLine, type BusLink, type LineKind, type LinkAnswer, type LinkCall } from './lines.ts';
 export { type SessionLine } from './auth.ts';
 export { type TableName } from '../paths/index.ts';
 export { type Company, type KindBox, type KindOffer, type Phones } from './company.ts';
@@ -9,7 +10,7 @@ export { type Review, type UnitJudged } from './reviews.ts';
 export { BODY_LIMIT, type Access, type AnswerOf, type RouteContract } from './route.ts';
 export { PLACES_A_PAGE } from './sites.ts';
 export { type SharedPage } from './shares.ts';
-export { type Work, type WorkKind } from './work.ts';
+export { busWorkKinds, type Work, type WorkKind } from './work.ts';
 export {
   type ControllerLine,
   type EntryPage,

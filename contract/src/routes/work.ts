@@ -4,16 +4,9 @@ import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, flag, list, said } from './views.ts';
 
-export const workKinds = [
-  'review',
-  'sheets',
-  'jobFiles',
-  'report',
-  'busTry',
-  'busRead',
-  'busWrite',
-  'busFollow',
-] as const;
+/** Work on lines: it waits for devices, and has a queue of its own. */
+export const busWorkKinds = ['busTry', 'busRead', 'busWrite', 'busFollow'] as const;
+export const workKinds = ['review', 'sheets', 'jobFiles', 'report', ...busWorkKinds] as const;
 export type WorkKind = (typeof workKinds)[number];
 
 export const workStates = ['waiting', 'running', 'done', 'failed', 'stopped'] as const;

@@ -1,6 +1,7 @@
 import { api } from '@brine/contract/routes';
 import { linkOf, personOf, serve } from '../http/route.ts';
-import { askForRead, askForTry, askForWrite, changeLine, createLine, listLines } from './bus.service.ts';
+import { askForRead, askForTry, askForWrite } from './bus.service.ts';
+import { changeLine, createLine, listLines } from './lines.service.ts';
 import { askForFollow, listFollows, pointsAfter } from './follow.service.ts';
 import { callsFor, createLink, endLink, keepLinkAnswer, listLinks } from './link.service.ts';
 

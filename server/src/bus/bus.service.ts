@@ -1,13 +1,11 @@
-import { randomUUID } from 'node:crypto';
 import type { RegisterPlace } from '@brine/core/controllers/registers';
 import type { DisplayState } from '@brine/core/controllers/definitions';
-import type { BusLine, LineKind, Work } from '@brine/contract/routes';
+import type { Work } from '@brine/contract/routes';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { mustFindSite } from '../sites/sites.service.ts';
 import { askFor } from '../work/work.service.ts';
-import type { StoredBusLine } from './busLine.entity.ts';
+import { mustBeOpen } from './lines.service.ts';
 
 /** A device on a line. No address is named: the line is one that a lead entered. */
 export interface OnLine {
@@ -29,65 +27,6 @@ export interface WriteWish extends OnController {
   readonly atUnit: string;
 }
 
-export function listLines(services: Services, site: string): Promise<readonly BusLine[]> {
-  return services.database.transaction(async (repositories) => {
-    await mustFindSite(repositories, site);
-    return (await repositories.busLines.ofSite(site)).map(viewOf);
-  });
-}
-
-export function createLine(
-  services: Services,
-  person: SignedIn,
-  site: string,
-  {
-    link,
-    ...line
-  }: {
-    readonly name: string;
-    readonly host: string;
-    readonly port: number;
-    readonly kind: LineKind;
-    readonly link: string | null;
-  },
-): Promise<BusLine> {
-  return services.database.transaction(async (repositories) => {
-    await mustFindSite(repositories, site);
-    if (link !== null && (await repositories.busLinks.byId(link))?.siteId !== site)
-      throw new AppError('badInput', 'link: expected a link of this site');
-    const entered = await repositories.busLines.create({
-      id: randomUUID(),
-      siteId: site,
-      ...line,
-      linkId: link,
-      open: true,
-      enteredBy: person.id,
-      enteredAt: services.now(),
-    });
-    services.log.info(
-      { line: entered.id, site, host: line.host, port: line.port, by: person.id },
-      'a line was entered',
-    );
-    return viewOf(entered);
-  });
-}
-
-export function changeLine(
-  services: Services,
-  person: SignedIn,
-  id: string,
-  open: boolean,
-): Promise<BusLine> {
-  return services.database.transaction(async (repositories) => {
-    const line = await repositories.busLines.byId(id);
-    if (!line) throw new AppError('notFound', 'No such line');
-    line.open = open;
-    await repositories.busLines.save();
-    services.log.info({ line: id, open, by: person.id }, 'a line was changed');
-    return viewOf(line);
-  });
-}
-
 /** Single registers that are tried: what they mean is not known yet, and not asked for. */
 export interface TryWish extends OnLine {
   readonly places: readonly RegisterPlace[];
@@ -105,10 +44,6 @@ export async function askForTry(
   mustBeOpen(line);
   const title = `Trying ${line.name}, device ${wish.device}`;
   return askFor(services, person, 'busTry', title, { line: id, ...wish });
-}
-
-function mustBeOpen({ name, open }: StoredBusLine): void {
-  if (!open) throw new AppError('conflict', `${name} is shut; a lead opens it`);
 }
 
 export async function askForRead(
@@ -162,13 +97,3 @@ async function unitOf(repositories: Repositories, id: string) {
   if (!unit) throw new AppError('notFound', 'No such job');
   return unit;
 }
-
-const viewOf = ({ id, name, host, port, kind, open, linkId }: StoredBusLine): BusLine => ({
-  link: linkId ?? null,
-  id,
-  name,
-  host,
-  port,
-  kind,
-  open,
-});

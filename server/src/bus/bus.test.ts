@@ -412,8 +412,13 @@ describe('following', () => {
       line: other,
       device: 3,
       definition,
+      every: 1,
+      hours: 1,
     });
-    expect(answer.status).toBe(400);
+    expect([answer.status, answer.json.error.message]).toEqual([
+      400,
+      expect.stringContaining('a line that a lead entered for the site of this job'),
+    ]);
     expect((await tess.call('GET', `/api/jobs/${job}/bus/follow/${randomUUID()}`)).status).toBe(404);
     const { line } = await lineTo();
     const follow = await startFollow(line);

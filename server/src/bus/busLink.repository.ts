@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { LinkAnswer, LinkCall } from '@brine/bus/link';
+import type { LinkAnswer, LinkCall } from '@brine/contract/routes';
 import { insert } from '../database/insert.ts';
 import { busLinkEntity, type StoredBusLink } from './busLink.entity.ts';
 

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
-import type { BusLink } from '@brine/contract/routes';
-import type { LinkAnswer, LinkCall } from '@brine/bus/link';
+import type { BusLink, LinkAnswer, LinkCall } from '@brine/contract/routes';
 import { hashOf, newToken } from '../auth/token.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';

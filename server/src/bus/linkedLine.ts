@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
-import type { LinkCall } from '@brine/bus/link';
+import type { LinkCall } from '@brine/contract/routes';
 import { LineFailure, type LineAddress, type Master } from '@brine/bus/line';
 import type { Database } from '../database/database.ts';
 
@@ -10,13 +10,12 @@ const LOOK_MS = 25;
 const TAKES_MS = 6000;
 const ANSWERS_MS = 20_000;
 
-/** A line that a program on site holds: what is asked is written down for it, and its answer waited for. */
+/** A line that a program on site holds: what is asked is written down for it, and its answer waited for. Requests take turns there. */
 export class LinkedLine implements Master {
   private readonly database: Database;
   private readonly link: string;
   private readonly line: LineAddress;
   private readonly given = new AbortController();
-  private last: Promise<unknown> = Promise.resolve();
   requests = 0;
 
   constructor(database: Database, link: string, line: LineAddress) {
@@ -29,25 +28,20 @@ export class LinkedLine implements Master {
     device: number,
     { function: by, address, count }: { function: 1 | 2 | 3 | 4; address: number; count: number },
   ): Promise<readonly number[]> {
-    return this.inTurn({ device, read: { function: by, address, count }, write: null });
+    return this.ask({ device, read: { function: by, address, count }, write: null });
   }
 
   async write(device: number, by: 5 | 6 | 16, address: number, words: readonly number[]): Promise<void> {
-    await this.inTurn({ device, read: null, write: { by, address, words } });
+    await this.ask({ device, read: null, write: { by, address, words } });
   }
 
   close(): void {
     this.given.abort();
   }
 
-  private inTurn(ask: Pick<LinkCall, 'device' | 'read' | 'write'>): Promise<readonly number[]> {
-    const turn = this.last.then(() => this.ask({ id: randomUUID(), line: this.line, ...ask }));
-    this.last = turn.catch(() => undefined);
-    return turn;
-  }
-
-  private async ask(call: LinkCall): Promise<readonly number[]> {
+  private async ask(asked: Pick<LinkCall, 'device' | 'read' | 'write'>): Promise<readonly number[]> {
     const { database, link, given } = this;
+    const call = { id: randomUUID(), line: this.line, ...asked };
     const isGivenUp = () => given.signal.aborted;
     if (isGivenUp()) throw new LineFailure('stopped', 'The line was given up.');
     this.requests += 1;
@@ -63,7 +57,7 @@ export class LinkedLine implements Master {
           return words;
         }
         const waited = performance.now() - began;
-        if (!state?.given && waited > TAKES_MS && (await this.takenBack(call)))
+        if (!state?.given && waited > TAKES_MS && (await this.takenBack(call.id)))
           throw new LineFailure(
             'noConnection',
             'The link on site is not there: start it there, with “npx brine link”.',
@@ -81,7 +75,7 @@ export class LinkedLine implements Master {
   }
 
   /** What was not taken yet is never done later. */
-  private takenBack(call: LinkCall): Promise<boolean> {
-    return this.database.transaction(({ busLinks }) => busLinks.takeBack(call.id));
+  private takenBack(call: string): Promise<boolean> {
+    return this.database.transaction(({ busLinks }) => busLinks.takeBack(call));
   }
 }

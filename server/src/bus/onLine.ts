@@ -4,6 +4,7 @@ import type { Means } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { WorkUnderWay } from '../work/kind.ts';
 import type { OnLine } from './bus.service.ts';
+import { mustBeOpen } from './lines.service.ts';
 import { LinkedLine } from './linkedLine.ts';
 
 /** How often a line that another has is asked for, and how long, ms. */
@@ -84,7 +85,7 @@ async function turnOf(
       await busLines.want(wish.line);
       return busLines.byId(wish.line);
     });
-    if (!line?.open) throw new AppError('conflict', `${line?.name ?? 'The line'} is shut; a lead opens it`);
+    mustBeOpen(line);
     if (performance.now() > until)
       throw new AppError(
         'conflict',

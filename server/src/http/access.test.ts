@@ -53,6 +53,16 @@ describe('every route checks who calls', () => {
     ]);
   });
 
+  test.each(routes.filter((r) => r.access === 'link').map((r) => [r.method, r.path] as const))(
+    '%s %s wants the token of a link, whoever is signed in',
+    async (method, path) => {
+      for (const client of [harness.client(), clients.get('lead')!]) {
+        const answer = await client.call(method.toUpperCase(), filled(path), {});
+        expect([answer.status, answer.json.error.code]).toEqual([401, 'notSignedIn']);
+      }
+    },
+  );
+
   test.each(routes.filter((r) => r.access === 'ticket').map((r) => [r.method, r.path] as const))(
     '%s %s wants a ticket',
     async (method, path) => {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import PgBoss from 'pg-boss';
-import type { WorkKind } from '@brine/contract/routes';
+import { busWorkKinds, type WorkKind } from '@brine/contract/routes';
 import type { Means } from '../http/context.ts';
 import { loggedError } from '../http/loggedError.ts';
 import { keepHouse } from './housekeeping.ts';
@@ -81,7 +81,7 @@ export async function startQueue(means: Means): Promise<Queue> {
   await boss.schedule(HOUSE, HOURLY);
 
   const add = async (id: string, kind: WorkKind): Promise<void> => {
-    const isOnLine = kind.startsWith('bus');
+    const isOnLine = (busWorkKinds as readonly WorkKind[]).includes(kind);
     // Under one key it waits at most once, however often it is put in.
     await boss.send(isOnLine ? LINES : WORK, { id }, { singletonKey: id });
     for (const worker of isOnLine ? [lines] : workers) boss.notifyWorker(worker);
