@@ -110,10 +110,11 @@ export const followed: EndToEndTest = {
         const measured = (kind: string) => `[data-measured="${kind}"]`;
         await page.waitForSelector(measured('fanDelay'), { timeout: 180_000 });
         const seconds = async (kind: string) => {
-          const [, minutes = '0', rest] = /(?:(\d+) min )?(\d+) s ±/.exec(
+          const [, minutes = '0', rest, unit] = /(?:(\d+):)?(\d+) (s|min) ±/.exec(
             await textOf(page, measured(kind)),
           )!;
-          return 60 * Number(minutes) + Number(rest);
+          // "30 s", "1:15 min", "2 min".
+          return unit === 'min' && minutes === '0' ? 60 * Number(rest) : 60 * Number(minutes) + Number(rest);
         };
         for (const [kind, set] of [
           ['drain', cools - ends],

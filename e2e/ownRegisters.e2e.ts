@@ -3,7 +3,7 @@ import { noLineTroubles, noTroubles, StandInDevice } from '@brine/core/practice/
 import type { ControllerDefinition, Register } from '@brine/core/controllers/definitions';
 import { panelFrom, panelPatterns } from '@brine/core/controllers/suggest';
 import { serve } from '@brine/bus/standIn';
-import { allSaved, byTest, choose, click, fill, seeText, signIn, textOf } from './support/acts.ts';
+import { allSaved, byTest, choose, click, fill, findOne, seeText, signIn, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { query } from './support/database.ts';
 import { onStage } from './support/stage.ts';
@@ -106,8 +106,7 @@ export const ownRegisters: EndToEndTest = {
         await pasteRegisters(page, registerTable);
         await seeText(page, '8 codes and 2 readings');
         await click(page, byTest('trial-open'));
-        await fill(page, byTest('trial-search'), 'Own quay');
-        await choose(page, byTest('trial-site'), 'Own quay');
+        await findOne(page, `${byTest('trial')} ${byTest('find-one')}`, 'Own quay');
         await fill(page, byTest('bus-device'), '3');
         await click(page, byTest('trial-all'));
         await page.waitForSelector(byTest('trial-words'));

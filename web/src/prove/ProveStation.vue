@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { tally } from '@brine/core/record/job';
+import { followedControl } from '../shared/follow/followedControl.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
@@ -16,16 +17,13 @@ const props = defineProps<{ view?: string }>();
 const job = useJob();
 const router = useRouter();
 const onTheRoad = computed(() => job.program.value.unit?.application === 'transportUnit');
-/** A control that tells what it reads over a bus can be followed. */
-const hasReadings = computed(() =>
-  [job.replacement.value, job.old.value].some((one) => one?.registers?.some(({ reading }) => reading)),
-);
+const followed = followedControl(job);
 const views = computed(() => [
   ...(onTheRoad.value ? [{ id: 'trip' as const, name: 'Trip' }] : []),
   { id: 'run' as const, name: 'Tests' },
   { id: 'probes' as const, name: 'Probes' },
   { id: 'log' as const, name: 'Log' },
-  ...(hasReadings.value ? [{ id: 'follow' as const, name: 'Follow' }] : []),
+  ...(followed.value ? [{ id: 'follow' as const, name: 'Follow' }] : []),
 ]);
 const view = computed<View>(() =>
   views.value.some(({ id }) => id === props.view) ? (props.view as View) : onTheRoad.value ? 'trip' : 'run',

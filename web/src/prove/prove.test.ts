@@ -4,7 +4,8 @@ import { judgeLog } from '@brine/core/logs/against';
 import { readWholeLog } from '@brine/core/logs/reading';
 import { inDays, inMonths } from '../shared/display/dates.ts';
 import { figureLines } from './log/logWords.ts';
-import { daysOf, measuredDay } from './log/measuredDay.ts';
+import { daysOf } from './log/daysOf.ts';
+import { measuredRun } from '../shared/strip/measuredRun.ts';
 import { readOhms, shownOhms } from './probes/ohms.ts';
 import { readValue, shownRange, shownTime } from './run/testWords.ts';
 
@@ -79,7 +80,7 @@ describe('a log on the page', () => {
     const [first] = daysOf(read.log);
     expect(new Date(first! * 1000).toISOString()).toBe('2026-04-14T00:00:00.000Z');
     expect(daysOf(read.log).length).toBe(3);
-    const { series } = measuredDay(read.log, first!, 86400, 60);
+    const { series } = measuredRun(read.log, first!, 86400, 60);
     expect(Number.isNaN(series[5 * 60]!.air)).toBe(true);
     expect(series[6 * 60]!.air).toBe(2);
     // Row 299 is the last before the gap of 101 min: held for half an hour, then open.

@@ -6,7 +6,7 @@ import { useAct } from '../shared/api/useAct.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
-import SiteField from './SiteField.vue';
+import SiteField from '../shared/ui/SiteField.vue';
 import { useAskedSite } from './useAskedSite.ts';
 
 /** Asks for a report for the customer: a site or all of them, from a day to a day. */
@@ -39,7 +39,8 @@ async function make() {
 <template>
   <form class="flex flex-wrap items-center gap-2" novalidate data-test="report-form" @submit.prevent="make">
     <label class="flex flex-wrap items-center gap-2"
-      >Report for the customer on <SiteField v-model="site" class="w-64" data-test="report-site"
+      >Report for the customer on
+      <SiteField v-model="site" placeholder="every site" class="w-64" data-test="report-site"
     /></label>
     <label class="flex items-center gap-2"
       >from <input v-model="from" type="date" class="w-40" data-test="report-from"

@@ -4,7 +4,7 @@ import { request } from '../shared/api/client.ts';
 import { useAct } from '../shared/api/useAct.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
-import SiteField from './SiteField.vue';
+import SiteField from '../shared/ui/SiteField.vue';
 import { useAskedSite } from './useAskedSite.ts';
 
 /** Asks for the sheets of a site, or of all, as one file. */
@@ -27,7 +27,7 @@ async function make() {
 <template>
   <form class="flex flex-wrap items-center gap-2" novalidate @submit.prevent="make">
     <label class="flex flex-wrap items-center gap-2"
-      >Sheets of <SiteField v-model="site" class="w-64" data-test="sheets-site"
+      >Sheets of <SiteField v-model="site" placeholder="every site" class="w-64" data-test="sheets-site"
     /></label>
     <select v-model="paper" aria-label="Paper">
       <option value="A4">A4</option>

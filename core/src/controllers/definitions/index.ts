@@ -54,11 +54,13 @@ export {
   type Press,
 } from './panelGrammar.ts';
 export {
+  HIGHEST_WORD,
   readFunctionOf,
   type Register,
   type RegisterCheck,
   type RegisterReading,
   registerReadings,
+  registerTypes,
   wordsIn,
   type RegisterType,
   writeFunctionOf,

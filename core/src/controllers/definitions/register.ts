@@ -71,5 +71,8 @@ export function writeFunctionOf(register: Pick<Register, 'function' | 'type'>): 
   return register.function === 16 || wordsIn(register.type) === 2 ? 16 : 6;
 }
 
+/** The highest address, and the highest number that one word holds. Source: Modbus Application Protocol V1.1b3, 4.4. */
+export const HIGHEST_WORD = 0xffff;
+
 /** How many registers, or bits, a value takes. */
 export const wordsIn = (type: RegisterType): 1 | 2 => (type.endsWith('32') ? 2 : 1);

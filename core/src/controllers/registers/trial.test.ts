@@ -61,7 +61,7 @@ describe('registers that are tried', () => {
     expect(t1.instead).toEqual({ scale: 10 });
   });
 
-  test('the other words of a float are said', () => {
+  test('the words of a float mean by which of them comes first: both can be, so nothing is proposed', () => {
     const [first] = registers;
     const float: Register = { ...first!, type: 'float32', wordOrder: 'lowFirst' };
     const { scale: _, ...unscaled } = float;
@@ -71,8 +71,9 @@ describe('registers that are tried', () => {
       { table: 3, address: float.address + 1, is: 0 },
     ]);
     const { rows } = judgeTrial({ ...skerry, registers: [unscaled] }, heard);
-    // With the words exchanged it is next to nothing, which can be as well: only the type of what cannot be is told.
+    // With the words exchanged it is next to nothing, which can be as well.
     expect(rows.get(unscaled)!.words).toEqual([0x4020, 0]);
+    expect(rows.get(unscaled)!.instead).toBeNull();
     const { rows: right } = judgeTrial(
       { ...skerry, registers: [{ ...unscaled, wordOrder: 'highFirst' }] },
       heard,

@@ -1,6 +1,7 @@
 import { printNumber, unitSymbol } from '../../foundation/quantities/index.ts';
 import {
   displayOf,
+  HIGHEST_WORD,
   parameterOf,
   readFunctionOf,
   sameCodeValue,
@@ -40,14 +41,12 @@ export class Heard {
   }
 }
 
-const HIGHEST = 0xffff;
-
 /** What is asked to try registers: their words, and one on either side, by which it is seen where addresses count from. */
 export function placesToTry(registers: readonly Register[]): readonly RegisterPlace[] {
   const places = new Map<string, RegisterPlace>();
   for (const register of registers)
     for (let at = register.address - 1; at <= register.address + wordsIn(register.type); at += 1)
-      if (at >= 0 && at <= HIGHEST) {
+      if (at >= 0 && at <= HIGHEST_WORD) {
         const place = { table: readFunctionOf(register), address: at };
         places.set(`${place.table} ${at}`, place);
       }

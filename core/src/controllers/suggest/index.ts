@@ -11,7 +11,7 @@ export { choicesOf, type DraftRow, draftRows } from './draft/draftRow.ts';
 export { type PanelAnswers, panelFrom, panelPatterns } from './draft/panelPatterns.ts';
 export type { Choice } from './match/learned.ts';
 export { type BookletRow, CLEAR, SURE, suggestSetting } from './match/suggest.ts';
-export { type ColumnRole, columnRoles } from './table/columns.ts';
+export type { ColumnRole } from './table/columns.ts';
 export { isFilled, type Mend, mendRows, readTable } from './table/readTable.ts';
 export {
   type AddressCount,
@@ -20,7 +20,6 @@ export {
   noRegisters,
   type RegisterDraft,
   type RegisterRole,
-  registerRoles,
   type SaidOfRegister,
   type WrittenRegisters,
 } from './registers/index.ts';

@@ -9,16 +9,17 @@ import LineChoice from '../../shared/bus/LineChoice.vue';
 import { useBusLine } from '../../shared/bus/useBusLine.ts';
 import { useDisplay } from '../../shared/display/displayStore.ts';
 import { localTime } from '../../shared/display/localTime.ts';
-import { followedRun } from '../../shared/follow/followedFiles.ts';
-import { measuredNames, measuredText } from '../../shared/follow/measuredWords.ts';
+import { followedLog } from '../../shared/follow/followedFiles.ts';
 import { useFollowing } from '../../shared/follow/useFollowing.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useSession } from '../../shared/session/sessionStore.ts';
 import DayStrip from '../../shared/strip/DayStrip.vue';
+import { measuredRun } from '../../shared/strip/measuredRun.ts';
 import { useRun } from '../../shared/strip/useRun.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
 import FormProblem from '../../shared/ui/FormProblem.vue';
 import { resultWords, shownValue } from '../run/testWords.ts';
+import { measuredNames, measuredText } from './measuredWords.ts';
 import { followedResult, mayStand } from '../run/takeFollowed.ts';
 
 /** The control followed over its bus: what it tells now and told before, over the forecast; what is measured by itself from its outputs, and the tests that this answers. */
@@ -34,10 +35,12 @@ const windows = [
 ] as const;
 const hours = ref<number>(1);
 const POINTS_DRAWN = 900;
+/** An answer holds for so long in the drawing, s: further apart it is a gap. */
+const HELD = 15;
 
 const problem = ref<string | null>(null);
 async function start() {
-  if (await on.follow(control.value!.pin.hash)) following.lookNow();
+  if (await on.follow(control.value!)) following.lookNow();
 }
 async function stop() {
   problem.value = null;
@@ -92,11 +95,12 @@ const end = computed(() => last.value?.at ?? 0);
 /** From the beginning while it is shorter than the window, so that a curve begins at the left. */
 const from = computed(() => Math.max(following.points[0]?.at ?? 0, end.value - hours.value * 3600));
 const run = computed(() =>
-  followedRun(
-    following.points,
+  measuredRun(
+    followedLog(following.points),
     from.value,
-    Math.max(60, end.value - from.value),
-    Math.max(1, Math.ceil((hours.value * 3600) / POINTS_DRAWN)),
+    hours.value * 3600,
+    Math.ceil((hours.value * 3600) / POINTS_DRAWN),
+    HELD,
   ),
 );
 const { result: forecast } = useRun(

@@ -4,8 +4,9 @@ import { clockWords, type Log } from '@brine/core/logs/reading';
 import { unitScenario } from '@brine/core/judgement/tuning';
 import { useJob } from '../../shared/job/useJob.ts';
 import DayStrip from '../../shared/strip/DayStrip.vue';
+import { measuredRun } from '../../shared/strip/measuredRun.ts';
 import { useRun } from '../../shared/strip/useRun.ts';
-import { daysOf, measuredDay } from './measuredDay.ts';
+import { daysOf } from './daysOf.ts';
 
 /** The measured day over the simulated one. */
 const props = defineProps<{ log: Log }>();
@@ -14,7 +15,7 @@ const days = computed(() => daysOf(props.log));
 const day = ref(0);
 // The first whole day says more than the half one a log begins with.
 watch(days, (list) => (day.value = list.length > 2 ? 1 : 0), { immediate: true });
-const run = computed(() => measuredDay(props.log, days.value[day.value] ?? days.value[0]!, 86400, 60));
+const run = computed(() => measuredRun(props.log, days.value[day.value] ?? days.value[0]!, 86400, 60));
 const { result } = useRun(
   () => (job.program.value.unit ? unitScenario(job.program.value.unit, job.program.value.inForce) : null),
   () => 60,

@@ -1,8 +1,8 @@
 import { computed, ref, watch } from 'vue';
+import { READING_EVERY_MS } from './readingEvery.ts';
 import { useFollowing } from '../../shared/follow/useFollowing.ts';
 
-/** Not more often than this, s: a curve needs no more, and the record stays readable. */
-const EVERY = 60;
+const EVERY = READING_EVERY_MS / 1000;
 /** So many at once, where a page was away for hours. */
 const MOST = 120;
 

@@ -4,9 +4,7 @@ import { useDisplay } from '../../shared/display/displayStore.ts';
 import { readTemperature } from '../../shared/display/readTemperature.ts';
 import { useJob } from '../../shared/job/useJob.ts';
 import { useWatchHere } from '../../shared/watch/useWatchHere.ts';
-
-/** Not more often than this: a curve needs no more, and the record stays readable. */
-const EVERY_MS = 60_000;
+import { READING_EVERY_MS } from './readingEvery.ts';
 
 /** Numbers that the camera reads on the display, handed on as °C with their times while they are wanted. */
 export function useWatchedReadings(
@@ -24,7 +22,7 @@ export function useWatchedReadings(
     () => watching.rows,
     (rows) => {
       const row = rows.at(-1);
-      if (!row || !here.value || !writes.value || row.at - last < EVERY_MS) return;
+      if (!row || !here.value || !writes.value || row.at - last < READING_EVERY_MS) return;
       const read = readTemperature(String(row.value), job.program.value.display?.unit ?? display.unit);
       if (!read.ok) return;
       last = row.at;

@@ -6,6 +6,9 @@ import { useJob } from '../job/useJob.ts';
 import { useSession } from '../session/sessionStore.ts';
 import { useLines } from './useLines.ts';
 
+/** How a control is followed: a look each second, for half a day. */
+const FOLLOWED = { every: 1, hours: 12 } as const;
+
 /** A person's writings whose answer is not in the record yet, by job: a page may be left while they go on. */
 export function useWritingUnderWay() {
   const session = useSession();
@@ -28,7 +31,7 @@ export function useBusLine() {
   /** Begins following it: what it tells is kept from then on, whether a page looks or not. */
   const follow = (definition: string) =>
     on.begin((at) =>
-      request('startBusFollow', { params: { id: job.id }, body: { ...at, definition, every: 1, hours: 12 } }),
+      request('startBusFollow', { params: { id: job.id }, body: { ...at, definition, ...FOLLOWED } }),
     );
   /** Writes values into it: whoever stands at the unit said there that it may be. What is under way is remembered on this device until its answer was kept: see `resume`. */
   const write = (

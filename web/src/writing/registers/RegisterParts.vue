@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { Register, RegisterType } from '@brine/core/controllers/definitions';
+import { registerTypes, type Register, type RegisterType } from '@brine/core/controllers/definitions';
 import type { RegisterDraft, SaidOfRegister } from '@brine/core/controllers/suggest';
 import { tableWords, unitWords } from './registerWords.ts';
 
 /** The parts of a register, to be put right by hand. */
 const props = defineProps<{ row: RegisterDraft; said: SaidOfRegister }>();
 const emit = defineEmits<{ say: [part: SaidOfRegister] }>();
-const types: readonly RegisterType[] = ['int16', 'uint16', 'int32', 'uint32', 'float32', 'bit'];
 const typed = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
 /** As it was said, else as it stands. */
 function at(field: 'address' | 'scale' | 'order' | 'absent' | 'unlockAddress' | 'unlockValue'): string {
@@ -48,7 +47,7 @@ const fields = [
         :value="said.type ?? row.register?.type"
         @change="emit('say', { type: typed($event) as RegisterType })"
       >
-        <option v-for="type in types" :key="type">{{ type }}</option>
+        <option v-for="type in registerTypes" :key="type">{{ type }}</option>
       </select></label
     >
     <label class="flex flex-col text-soft"

@@ -1,17 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import {
-  registerRoles,
-  type AddressCount,
-  type RegisterDraft,
-  type RegisterRole,
-} from '@brine/core/controllers/suggest';
-import LineChoice from '../../shared/bus/LineChoice.vue';
-import AppButton from '../../shared/ui/AppButton.vue';
+import { type AddressCount, type RegisterDraft, type RegisterRole } from '@brine/core/controllers/suggest';
 import FormProblem from '../../shared/ui/FormProblem.vue';
 import SegmentedControl from '../../shared/ui/SegmentedControl.vue';
 import RegisterLine from './RegisterLine.vue';
-import SiteFinder from './SiteFinder.vue';
+import AsideLines from '../table/AsideLines.vue';
+import ColumnRoles from '../table/ColumnRoles.vue';
+import TrialBox from './TrialBox.vue';
 import { useTrial } from './useTrial.ts';
 import type { WritesRegisters } from './writesRegisters.ts';
 
@@ -20,7 +15,6 @@ const props = defineProps<{ live: WritesRegisters }>();
 const written = computed(() => props.live.writing.value.registers);
 const drafted = computed(() => props.live.registers.value);
 const trial = useTrial(props.live);
-const trying = ref(false);
 const show = ref<'all' | 'look'>('all');
 const look = computed(() =>
   drafted.value.rows.filter(
@@ -51,19 +45,6 @@ const counts: readonly (readonly [AddressCount, string])[] = [
 ];
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
 const triedOf = (row: RegisterDraft) => (row.register && trial.judged.value?.rows.get(row.register)) ?? null;
-const fitting = computed(
-  () => [...(trial.judged.value?.rows.values() ?? [])].filter(({ fits }) => fits).length,
-);
-/** All would fit better if addresses counted otherwise. */
-const better = computed<AddressCount | null>(() => {
-  const shift = trial.judged.value?.shift ?? 0;
-  return shift === 0 ? null : shift === -1 ? 'fromOne' : 'fromZero';
-});
-function setRole(index: number, event: Event) {
-  const roles = [...drafted.value.table.roles];
-  roles[index] = value(event) as RegisterRole;
-  props.live.writeRegisters({ roles });
-}
 const check = (part: Partial<typeof written.value.check>) =>
   props.live.writeRegisters({ check: { ...written.value.check, ...part } });
 </script>
@@ -88,34 +69,13 @@ const check = (part: Partial<typeof written.value.check>) =>
         ></textarea>
       </label>
       <FormProblem class="mt-2" :message="written.text.trim() === '' ? null : drafted.table.problem" />
-      <div
-        v-if="drafted.table.roles.length > 0"
-        class="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2 text-[14px]"
-      >
-        <span class="text-soft">Columns:</span>
-        <label v-for="(role, i) in drafted.table.roles" :key="i" class="flex items-center gap-1.5"
-          >{{ i + 1 }}
-          <select
-            class="!min-h-8 pointer-coarse:!min-h-11 !py-0.5 text-[14px]"
-            :value="role"
-            :aria-label="`Column ${i + 1} holds`"
-            @change="setRole(i, $event)"
-          >
-            <option v-for="one in registerRoles" :key="one" :value="one">{{ roleWords[one] }}</option>
-          </select>
-        </label>
-      </div>
-      <details v-if="drafted.table.aside.length > 0" class="mt-2 text-[14px]">
-        <summary class="link py-1">
-          {{ drafted.table.aside.length }} {{ drafted.table.aside.length === 1 ? 'line is' : 'lines are' }} no
-          register
-        </summary>
-        <ul class="mt-1 max-h-56 overflow-auto">
-          <li v-for="line in drafted.table.aside" :key="line.line" class="border-b border-hairline py-0.5">
-            <span class="inline-block w-12 font-mono text-soft">{{ line.line }}</span> {{ line.text }}
-          </li>
-        </ul>
-      </details>
+      <ColumnRoles
+        class="mt-3"
+        :roles="drafted.table.roles"
+        :words="roleWords"
+        @change="(roles) => live.writeRegisters({ roles })"
+      />
+      <AsideLines class="mt-2" :lines="drafted.table.aside" row="register" />
     </div>
     <template v-if="drafted.rows.length > 0">
       <label class="flex max-w-xl flex-col gap-1"
@@ -175,51 +135,7 @@ const check = (part: Partial<typeof written.value.check>) =>
             @input="check({ equals: value($event) })"
         /></label>
       </fieldset>
-      <div class="border-l-4 border-cold bg-band p-3" data-test="trial">
-        <button
-          v-if="!trying"
-          type="button"
-          class="link inline-flex min-h-9 items-center pointer-coarse:min-h-11"
-          data-test="trial-open"
-          @click="trying = true"
-        >
-          Try them on a device that is on a line
-        </button>
-        <div v-else class="flex flex-col gap-3">
-          <p class="hint">
-            Only read, nothing is written. The words it answers stand beside each row, with what they would
-            mean.
-          </p>
-          <SiteFinder v-model="trial.site.value" />
-          <LineChoice :on="trial.on">
-            <AppButton
-              kind="primary"
-              :disabled="trial.on.isBusy.value || drafted.registers.length === 0"
-              data-test="trial-all"
-              @click="trial.ask(drafted.registers)"
-              >Try all</AppButton
-            >
-          </LineChoice>
-          <p v-if="trial.judged.value" role="status" data-test="trial-words">
-            {{ fitting }} of {{ trial.judged.value.rows.size }} can be what they are taken for.
-          </p>
-          <p
-            v-if="better && better !== written.count"
-            class="border-l-4 border-amber bg-amber-wash px-3 py-2"
-            data-test="trial-shift"
-          >
-            ? All would fit better one address {{ better === 'fromOne' ? 'lower' : 'higher' }}.
-            <button
-              type="button"
-              class="link min-h-9 pointer-coarse:min-h-11"
-              data-test="trial-shift-take"
-              @click="live.writeRegisters({ count: better })"
-            >
-              Count addresses {{ better === 'fromOne' ? 'from 1' : 'from 0' }}
-            </button>
-          </p>
-        </div>
-      </div>
+      <TrialBox :live="live" :trial="trial" />
       <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
         <SegmentedControl v-model="show" label="Registers shown" :options="options" />
         <p class="text-soft" role="status" data-test="register-words">
@@ -248,7 +164,7 @@ const check = (part: Partial<typeof written.value.check>) =>
               :said="written.rows[row.printed.key] ?? {}"
               :parameters="live.written.value.parameters"
               :tried="triedOf(row)"
-              :may-try="trying && trial.on.line.value !== '' && !trial.on.isBusy.value"
+              :may-try="trial.on.line.value !== '' && !trial.on.isBusy.value"
               @say="(part) => live.sayOfRegister(row.printed.key, part)"
               @try="row.register && trial.ask([row.register])"
             />

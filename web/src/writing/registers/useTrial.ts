@@ -1,6 +1,7 @@
-import { computed, ref, shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import type { Register } from '@brine/core/controllers/definitions';
 import { Heard, judgeTrial, placesToTry, type RegisterPlace } from '@brine/core/controllers/registers';
+import type { Site } from '@brine/contract/routes';
 import { request } from '../../shared/api/client.ts';
 import { useLines } from '../../shared/bus/useLines.ts';
 import type { WritesRegisters } from './writesRegisters.ts';
@@ -9,15 +10,20 @@ type Answer = RegisterPlace & { readonly is: number | string };
 
 /** Tries the registers that were written down on a real device: what it answers is kept, so that what the words mean can be put right without asking again. */
 export function useTrial(live: WritesRegisters) {
-  const site = ref<string | null>(null);
+  const site = shallowRef<Site | null>(null);
+  const id = computed(() => site.value?.id ?? null);
   const on = useLines(
-    site,
-    computed(() => `writing ${site.value ?? ''}`),
+    id,
+    computed(() => `writing ${id.value ?? ''}`),
   );
   const answers = shallowRef<readonly Answer[]>([]);
   const judged = computed(() =>
     answers.value.length === 0 ? null : judgeTrial(live.written.value, new Heard(answers.value)),
   );
+
+  function choose(chosen: Site | null): void {
+    site.value = chosen;
+  }
 
   async function ask(registers: readonly Register[]): Promise<void> {
     const places = placesToTry(registers);
@@ -28,5 +34,7 @@ export function useTrial(live: WritesRegisters) {
     if (came) answers.value = [...answers.value, ...came.answers];
   }
 
-  return { site, on, judged, ask };
+  return { site, choose, on, judged, ask };
 }
+
+export type Trial = ReturnType<typeof useTrial>;

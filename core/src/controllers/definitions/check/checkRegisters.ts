@@ -1,5 +1,6 @@
 import { encodingUnits } from '../definition.ts';
 import {
+  HIGHEST_WORD,
   readFunctionOf,
   registerFunctions,
   registerReadings,
@@ -10,7 +11,6 @@ import {
 } from '../register.ts';
 import { isRecord, shown, type Faults } from './fault.ts';
 
-const HIGHEST = 0xffff;
 /** What the four tables of a device are called, by the function that reads them. */
 const TABLES = { 1: 'coils', 2: 'contacts', 3: 'holding registers', 4: 'input registers' } as const;
 /** A bus knows no display: its units are fixed. */
@@ -90,8 +90,11 @@ function checkPlace(
     faults.add(`${path}.type`, `${shown(type)} is unknown; expected one of ${registerTypes.join(', ')}`);
   const words = isType ? wordsIn(type as Register['type']) : 1;
   const isAddress = Number.isInteger(address) && (address as number) >= 0;
-  if (!isAddress || (address as number) + words - 1 > HIGHEST)
-    faults.add(`${path}.address`, `expected a whole number from 0 to ${HIGHEST}, found ${shown(address)}`);
+  if (!isAddress || (address as number) + words - 1 > HIGHEST_WORD)
+    faults.add(
+      `${path}.address`,
+      `expected a whole number from 0 to ${HIGHEST_WORD}, found ${shown(address)}`,
+    );
   const isBit = [1, 2, 5].includes(by as number);
   if (isFunction && isType && isBit !== (type === 'bit'))
     faults.add(
@@ -138,6 +141,6 @@ function checkWhich(raw: unknown, faults: Faults): void {
 }
 
 function checkWord(path: string, value: unknown, faults: Faults): void {
-  if (!(Number.isInteger(value) && (value as number) >= 0 && (value as number) <= HIGHEST))
-    faults.add(path, `expected a whole number from 0 to ${HIGHEST}, found ${shown(value)}`);
+  if (!(Number.isInteger(value) && (value as number) >= 0 && (value as number) <= HIGHEST_WORD))
+    faults.add(path, `expected a whole number from 0 to ${HIGHEST_WORD}, found ${shown(value)}`);
 }

@@ -1,4 +1,5 @@
 import { parseNumber } from '../../../foundation/quantities/index.ts';
+import { HIGHEST_WORD } from '../../definitions/index.ts';
 
 /** Which of a device's four tables, by the function that reads it: coils, contacts, holding registers, input registers. */
 export type RegisterTable = 1 | 2 | 3 | 4;
@@ -86,9 +87,9 @@ export function wireAddress({ form, number }: PrintedAddress, count: AddressCoun
   return fromOne ? number - 1 : number;
 }
 
-/** True for a whole number of a register or a number of digits typed by hand. */
+/** An address or a word that was typed, also as 0x…; null where it is none. */
 export const wholeNumber = (text: string): number | null => {
   const hex = /^0x([0-9a-f]{1,4})$/i.exec(text.trim())?.[1];
   const number = hex === undefined ? parseNumber(text) : parseInt(hex, 16);
-  return number !== null && Number.isInteger(number) && number >= 0 && number <= 0xffff ? number : null;
+  return number !== null && Number.isInteger(number) && number >= 0 && number <= HIGHEST_WORD ? number : null;
 };

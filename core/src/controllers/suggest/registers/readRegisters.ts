@@ -1,21 +1,20 @@
+import { meanLength, share } from '../table/shares.ts';
 import { MOST_LINES, splitLines, type SplitLine } from '../table/splitLines.ts';
 import { readAccess, readScale, readType, readUnit } from './cells.ts';
 import { readAddress, readFunctions } from './place.ts';
 
 /** What a column of a register table holds. */
-export const registerRoles = [
-  'address',
-  'function',
-  'code',
-  'description',
-  'type',
-  'scale',
-  'decimals',
-  'unit',
-  'access',
-  'left',
-] as const;
-export type RegisterRole = (typeof registerRoles)[number];
+export type RegisterRole =
+  | 'address'
+  | 'function'
+  | 'code'
+  | 'description'
+  | 'type'
+  | 'scale'
+  | 'decimals'
+  | 'unit'
+  | 'access'
+  | 'left';
 
 /** A row of a register table as the booklet prints it. */
 export type PrintedRegister = { readonly line: number; readonly key: string } & Readonly<
@@ -159,10 +158,7 @@ function findRoles(
   const width = Math.max(heading.length, ...body.map(({ cells }) => cells.length));
   const roles: (RegisterRole | null)[] = Array.from({ length: width }, () => null);
   const rows = body.filter(({ cells }) => cells.filter((cell) => cell !== '').length >= 2);
-  const share = (i: number, test: (cell: string) => boolean) => {
-    const cells = rows.map(({ cells }) => cells[i] ?? '').filter((cell) => cell !== '');
-    return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
-  };
+  const column = (i: number) => rows.map(({ cells }) => cells[i] ?? '').filter((cell) => cell !== '');
   const folded = new Set([...codes].map((code) => code.toLowerCase()));
   // Rows are counted in one booklet ("No."), beside their addresses; in another that is the address.
   const isCounted = heading.some((cell) => ADDRESS.test(cell)) ? /^(no|nr)\.?$|^#$/i : null;
@@ -170,8 +166,8 @@ function findRoles(
     const role = isCounted?.test(cell.trim())
       ? 'left'
       : (HEADS.find(([pattern]) => pattern.test(cell.trim()))?.[1] ?? null);
-    const settled = role && byContent(role, (test) => share(i, test), folded);
-    if (settled === 'address' && share(i, (c) => readAddress(c) !== null) < 0.5) return;
+    const settled = role && byContent(role, (test) => share(column(i), test), folded);
+    if (settled === 'address' && share(column(i), (c) => readAddress(c) !== null) < 0.5) return;
     if (settled !== null && (settled === 'left' || !roles.includes(settled))) roles[i] = settled;
   });
   const take = (role: RegisterRole, score: (i: number) => number, least: number) => {
@@ -183,20 +179,22 @@ function findRoles(
     if (best) roles[best.i] = role;
   };
   const different = (i: number) => new Set(rows.map(({ cells }) => cells[i])).size / Math.max(1, rows.length);
-  take('code', (i) => share(i, (c) => codes.has(c)), 0.3);
-  take('address', (i) => share(i, (c) => readAddress(c) !== null) * different(i), 0.6);
-  take('type', (i) => share(i, (c) => /[a-z]{3}|\d\d/i.test(c) && readType(c) !== null), 0.6);
-  take('access', (i) => share(i, (c) => readAccess(c) !== null), 0.7);
-  take('unit', (i) => share(i, (c) => readUnit(c).unit !== null), 0.5);
-  take('function', (i) => (different(i) < 0.5 ? share(i, (c) => readFunctions(c) !== null) : 0), 0.7);
+  take('code', (i) => share(column(i), (c) => codes.has(c)), 0.3);
+  take('address', (i) => share(column(i), (c) => readAddress(c) !== null) * different(i), 0.6);
+  take('type', (i) => share(column(i), (c) => /[a-z]{3}|\d\d/i.test(c) && readType(c) !== null), 0.6);
+  take('access', (i) => share(column(i), (c) => readAccess(c) !== null), 0.7);
+  take('unit', (i) => share(column(i), (c) => readUnit(c).unit !== null), 0.5);
+  take('function', (i) => (different(i) < 0.5 ? share(column(i), (c) => readFunctions(c) !== null) : 0), 0.7);
   take(
     'scale',
-    (i) => share(i, (c) => readScale(c) !== null && /^([x×*/÷]|1\/|1?0[.,]|10+$|1$)/.test(c)),
+    (i) => share(column(i), (c) => readScale(c) !== null && /^([x×*/÷]|1\/|1?0[.,]|10+$|1$)/.test(c)),
     0.7,
   );
-  const length = (i: number) =>
-    rows.reduce((sum, { cells }) => sum + (cells[i]?.length ?? 0), 0) / Math.max(1, rows.length);
-  take('description', (i) => (share(i, (c) => /[a-z]{2}/i.test(c)) > 0.5 ? length(i) : 0), 3);
+  take(
+    'description',
+    (i) => (share(column(i), (c) => /[a-z]{2}/i.test(c)) > 0.5 ? meanLength(column(i)) : 0),
+    3,
+  );
   return roles.map((role) => role ?? 'left');
 }
 

@@ -1,21 +1,11 @@
 import { parseNumber } from '../../../foundation/quantities/index.ts';
 import { isCode, isUnit, isValue, rangeCell } from './cellKinds.ts';
+import { meanLength, share } from './shares.ts';
 import type { SplitLine } from './splitLines.ts';
 
 /** What a column of a table holds. `options` are words such as "0 = runs"; `left` is kept and not read. */
-export const columnRoles = [
-  'code',
-  'description',
-  'unit',
-  'min',
-  'max',
-  'range',
-  'default',
-  'options',
-  'folder',
-  'left',
-] as const;
-export type ColumnRole = (typeof columnRoles)[number];
+export type ColumnRole =
+  'code' | 'description' | 'unit' | 'min' | 'max' | 'range' | 'default' | 'options' | 'folder' | 'left';
 
 /** Columns of a table, and whether its first line names them. */
 export interface Columns {
@@ -126,14 +116,6 @@ export function findColumns(lines: readonly SplitLine[]): Columns {
     0.8,
   );
   return { roles: roles.map((role) => role ?? 'left'), header };
-}
-
-function share(cells: readonly string[], test: (cell: string) => boolean): number {
-  return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
-}
-
-function meanLength(cells: readonly string[]): number {
-  return cells.reduce((sum, cell) => sum + cell.length, 0) / Math.max(1, cells.length);
 }
 
 /** Codes are short, and hardly two are alike. Bare numbers are codes only where they count up. */

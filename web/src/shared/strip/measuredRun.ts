@@ -1,18 +1,22 @@
 import type { Log } from '@brine/core/logs/reading';
 import type { Sample, Simulated } from '@brine/core/machines/simulation';
 
-/** Rows further apart than this are a gap in the drawing, s. */
+/** Rows of a logger further apart than this are a gap in the drawing, s. */
 const GAP = 1800;
 
-/** A stretch of a log as the day strip draws it: a sample every so many seconds, holding the last reading; what was not logged is NaN. */
-export function measuredDay(log: Log, from: number, seconds: number, every: number): Simulated {
+/**
+ * A stretch of a log as the day strip draws it: a sample every so many seconds, holding the last reading; what was not logged is NaN.
+ *
+ * @param gap rows further apart are a gap, s
+ */
+export function measuredRun(log: Log, from: number, seconds: number, every: number, gap = GAP): Simulated {
   const { time, values } = log;
   const series: Sample[] = [];
   let at = 0;
   for (let t = 0; t <= seconds; t += every) {
     const when = from + t;
     while (at + 1 < time.length && time[at + 1]! <= when) at += 1;
-    const held = time[at]! <= when && when - time[at]! <= GAP;
+    const held = time[at]! <= when && when - time[at]! <= gap;
     const read = (column: Float64Array | undefined) => (held && column ? column[at]! : Number.NaN);
     const flag = (column: Float64Array | undefined) => read(column) > 0.5;
     const defrost = flag(values.defrost);
@@ -32,11 +36,4 @@ export function measuredDay(log: Log, from: number, seconds: number, every: numb
     });
   }
   return { events: [], figures: null as unknown as Simulated['figures'], series };
-}
-
-/** The days a log touches, by the second each begins; the first begins at the midnight before it. */
-export function daysOf(log: Log): readonly number[] {
-  const first = Math.floor(log.time[0]! / 86400) * 86400;
-  const count = Math.min(400, Math.ceil((log.time.at(-1)! - first) / 86400));
-  return Array.from({ length: Math.max(1, count) }, (_, i) => first + i * 86400);
 }
