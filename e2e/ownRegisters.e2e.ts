@@ -1,26 +1,14 @@
 import type { Page } from 'puppeteer-core';
-import { noLineTroubles, noTroubles, StandInDevice } from '@brine/core/practice/standIn';
-import type { ControllerDefinition, Register } from '@brine/core/controllers/definitions';
-import { panelFrom, panelPatterns } from '@brine/core/controllers/suggest';
-import { serve } from '@brine/bus/standIn';
+import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { allSaved, byTest, choose, click, fill, findOne, seeText, signIn, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { query } from './support/database.ts';
+import { enterLine, ownBooklet, ownDevice, ownOnTheWire } from './support/ownBus.ts';
 import { onStage } from './support/stage.ts';
 import { openJobOn, ownUnit, PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
-import { libraryOf, pasteTable, realControl, writerStep } from './support/writer.ts';
+import { libraryOf, pasteTable, writerStep } from './support/writer.ts';
 
-const booklet = `Code;Description;Min;Max;Factory;Unit
-co1;Set point;-10.0;15.0;4.0;°C
-co2;Differential;0.5;9.9;2.0;°C
-co3;Minimum compressor off time;0;15;3;min
-co4;Interval between defrosts;1;24;6;h
-co5;Maximum defrost duration;1;60;30;min
-co6;High temperature alarm above set point;1;20;6;°C
-co7;Temperature alarm delay;0;240;60;min
-co8;Air probe calibration;-5.0;5.0;0.0;°C
-`;
 /** Its register table as the booklet prints it: numbers that count from 1, which it does not say; nothing of the scale of the calibration, and a set point in tenths. */
 const registerTable = `Serial communication, 9600 baud
 Reg.;Name;Meaning;Type;Res.;Unit;R/W
@@ -35,32 +23,6 @@ Reg.;Name;Meaning;Type;Res.;Unit;R/W
 201;;Air temperature;INT;0.1;°C;R
 202;;Compressor relay;INT;;;R
 `;
-const control = realControl(booklet, panelFrom(panelPatterns[0]!, {}));
-const holding = (code: string, address: number, scale?: number): Register => ({
-  code,
-  function: 3,
-  address,
-  type: 'int16',
-  ...(scale !== undefined && { scale }),
-  writable: true,
-});
-/** What hangs on the wire: the same registers, one address lower than printed. */
-const real: ControllerDefinition = {
-  ...control,
-  registers: [
-    holding('co1', 100, 10),
-    holding('co2', 101, 10),
-    holding('co3', 102),
-    holding('co4', 103),
-    holding('co5', 104),
-    holding('co6', 105, 10),
-    holding('co7', 106),
-    holding('co8', 107, 10),
-    { reading: 'air', function: 3, address: 200, type: 'int16', scale: 10, unit: 'degC' },
-    { reading: 'compressor', function: 3, address: 201, type: 'int16' },
-  ],
-};
-
 async function pasteRegisters(page: Page, text: string): Promise<void> {
   await page.waitForSelector(byTest('paste-registers'));
   await page.$eval(
@@ -77,30 +39,17 @@ export const ownRegisters: EndToEndTest = {
   name: 'over the bus, a control that nobody prepared: its register table is pasted and tried on the device, which tells that addresses count from 1; then it is read as found and written',
   run: () =>
     onStage(async ({ server, browser }) => {
-      const device = new StandInDevice(real, new Map([['co1', 6.5]]), noTroubles);
-      const serving = await serve(device, {
-        host: '127.0.0.1',
-        port: 0,
-        unit: 3,
-        speed: 1,
-        line: noLineTroubles,
-      });
+      const { device, serving } = await ownDevice([['co1', 6.5]], 3);
       try {
         const page = await newPage(browser);
         await signIn(page, server.base, 'tess', PASSWORD);
         await ownUnit(page, 'Own quay', { name: 'Own counter', tag: 'OWN-3', plate: 'R-290 230 V' });
         const lead = await newPage(await browser.createBrowserContext());
         await signIn(lead, server.base, 'lena', PASSWORD);
-        await lead.goto(`${server.base}/units?search=Own quay`, { waitUntil: 'networkidle0' });
-        await click(lead, byTest('site-lines'));
-        await fill(lead, byTest('line-name'), 'Shop floor');
-        await fill(lead, byTest('line-host'), '127.0.0.1');
-        await fill(lead, byTest('line-port'), String(serving.port));
-        await click(lead, byTest('line-enter'));
-        await lead.waitForSelector(byTest('line-row'));
+        await enterLine(lead, server.base, 'Own quay', 'Shop floor', serving.port);
 
         await page.goto(`${server.base}/controls/write`, { waitUntil: 'networkidle0' });
-        await pasteTable(page, booklet);
+        await pasteTable(page, ownBooklet);
         await seeText(page, '8 rows');
         await writerStep(page, 'Registers');
         await pasteRegisters(page, registerTable);
@@ -153,7 +102,7 @@ export const ownRegisters: EndToEndTest = {
             scale,
             writable,
           ]);
-        expectSame(places(saved!), places(real), 'the registers that were written down');
+        expectSame(places(saved!), places(ownOnTheWire), 'the registers that were written down');
 
         const job = await openJobOn(page, server.base, 'OWN-3', 'Over the wire');
         await choose(page, byTest('control-old'), 'Corran 8');

@@ -19,6 +19,7 @@ import { overTheBus } from './overTheBus.e2e.ts';
 import { linkOnSite } from './linkOnSite.e2e.ts';
 import { followed } from './follow.e2e.ts';
 import { ownRegisters } from './ownRegisters.e2e.ts';
+import { likeUnits } from './likeUnits.e2e.ts';
 import { ownBox } from './ownBox.e2e.ts';
 import { ownControl } from './ownControl.e2e.ts';
 import { ownSurvey } from './ownSurvey.e2e.ts';
@@ -70,6 +71,7 @@ const tests = [
   othersBeforeTheCamera,
   overTheBus,
   ownRegisters,
+  likeUnits,
   followed,
   linkOnSite,
   damagedBackups,

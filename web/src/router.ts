@@ -30,6 +30,7 @@ const pages = {
   benchPage: () => import('./bench/BenchPage.vue'),
   sharedUnitPage: () => import('./shared/layout/SharedUnitPage.vue'),
   unitsPage: () => import('./units/UnitsPage.vue'),
+  besidePage: () => import('./units/beside/BesidePage.vue'),
   reviewPage: () => import('./units/ReviewPage.vue'),
   controlsPage: () => import('./controls/ControlsPage.vue'),
   writePage: () => import('./writing/WritePage.vue'),
@@ -89,7 +90,7 @@ export function createAppRouter(): Router {
             meta: { title: 'Wire' },
           },
           {
-            path: 'program/:view(plan|fans|tools|forecast|tune|cabinet|compare)?',
+            path: 'program/:view(plan|fans|tools|forecast|tune|cabinet|compare|like)?',
             component: pages.programStation,
             props: true,
             meta: { title: 'Program' },
@@ -121,6 +122,12 @@ export function createAppRouter(): Router {
       },
       { path: '/bench', component: pages.benchPage, meta: { title: 'Bench' } },
       { path: '/units/review', component: pages.reviewPage, meta: { title: 'Review' } },
+      {
+        path: '/units/:id/beside',
+        component: pages.besidePage,
+        props: true,
+        meta: { title: 'Side by side' },
+      },
       { path: '/units/:id', component: pages.unitPage, props: true, meta: { title: 'Unit' } },
       {
         path: '/controls/write/:from?',

@@ -51,6 +51,7 @@ import { heldAgainst, type HeldAgainst } from './heldAgainst.ts';
 import { readBack, type ReadBack } from './readBack.ts';
 import { visit, type Visit } from './visit.ts';
 import { borrowed, type Borrowed } from './borrowed.ts';
+import { copiedFrom, type CopiedFrom } from './copiedFrom.ts';
 import { siteQuestion, type SiteQuestion } from './siteQuestion.ts';
 
 /** Every kind of entry with the schema of its body, in the order they are listed to a person. */
@@ -109,6 +110,7 @@ export const entrySchemas = {
   visit,
   borrowed,
   siteQuestion,
+  copiedFrom,
 } as const;
 
 export type EntryKind = keyof typeof entrySchemas;
@@ -168,4 +170,5 @@ export type EntryBody =
   | ReadBack
   | Visit
   | Borrowed
-  | SiteQuestion;
+  | SiteQuestion
+  | CopiedFrom;

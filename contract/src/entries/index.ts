@@ -57,4 +57,5 @@ export type { HeldAgainst } from './heldAgainst.ts';
 export type { ReadBack } from './readBack.ts';
 export type { Visit } from './visit.ts';
 export type { Borrowed } from './borrowed.ts';
+export type { CopiedFrom } from './copiedFrom.ts';
 export type { SiteQuestion } from './siteQuestion.ts';

@@ -1,4 +1,13 @@
-import { code, oneOf, text, anyText, LONGEST_CODE, LONGEST_NAME, LONGEST_TEXT } from '../fields/index.ts';
+import {
+  code,
+  oneOf,
+  text,
+  anyText,
+  yesNo,
+  LONGEST_CODE,
+  LONGEST_NAME,
+  LONGEST_TEXT,
+} from '../fields/index.ts';
 import { entry, type BodyOf } from './entry.ts';
 import { codeValue } from './shared/codeValue.ts';
 
@@ -16,6 +25,8 @@ export const keyed = entry('keyed', {
   /** Written over the control’s bus and read back, not keyed; and who stood at the unit. */
   over: oneOf(['bus']).optional(),
   atUnit: text(LONGEST_NAME).optional(),
+  /** Over the bus: it stood there already, so it was read and not written. */
+  stood: yesNo().optional(),
 });
 
 export type Keyed = BodyOf<typeof keyed>;

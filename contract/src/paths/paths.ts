@@ -68,6 +68,7 @@ export const paths = {
   startBusFollow: { method: 'post', path: '/jobs/:id/bus/follow' },
   busFollows: { method: 'get', path: '/jobs/:id/bus/follow' },
   busPoints: { method: 'get', path: '/jobs/:id/bus/follow/:follow' },
+  startUnitRead: { method: 'post', path: '/units/:id/bus/read' },
   startBusRead: { method: 'post', path: '/jobs/:id/bus/read' },
   startBusWrite: { method: 'post', path: '/jobs/:id/bus/write' },
   works: { method: 'get', path: '/work' },

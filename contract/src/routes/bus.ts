@@ -99,6 +99,16 @@ export const busRoutes = {
     }),
     answer: followedPoints,
   }),
+  startUnitRead: contract({
+    ...paths.startUnitRead,
+    summary:
+      'Begins reading all values of a unit’s control over a line of its site, without a job; the answer is a file of JSON',
+    access: 'technician',
+    status: 202,
+    params: idParams,
+    body: onController,
+    answer: answersWork,
+  }),
   startBusRead: contract({
     ...paths.startBusRead,
     summary:

@@ -1,6 +1,6 @@
 import { api } from '@brine/contract/routes';
 import { linkOf, personOf, serve } from '../http/route.ts';
-import { askForRead, askForTry, askForWrite } from './bus.service.ts';
+import { askForRead, askForTry, askForUnitRead, askForWrite } from './bus.service.ts';
 import { changeLine, createLine, listLines } from './lines.service.ts';
 import { askForFollow, listFollows, pointsAfter } from './follow.service.ts';
 import { callsFor, createLink, endLink, keepLinkAnswer, listLinks } from './link.service.ts';
@@ -39,6 +39,9 @@ export const busRoutes = [
   serve(api.busPoints, ({ services, params, query }) =>
     pointsAfter(services, params.id, params.follow, query.after),
   ),
+  serve(api.startUnitRead, async (input) => ({
+    work: await askForUnitRead(input.services, personOf(input), input.params.id, input.body),
+  })),
   serve(api.startBusRead, async (input) => ({
     work: await askForRead(input.services, personOf(input), input.params.id, input.body),
   })),

@@ -52,7 +52,18 @@ export async function askForRead(
   job: string,
   wish: OnController,
 ): Promise<Work> {
-  const title = await checkedOnLine(services, person, job, wish, 'Reading');
+  const title = await checkedOnLine(services, person, { job }, wish, 'Reading');
+  return askFor(services, person, 'busRead', title, wish);
+}
+
+/** Reads the control of a unit that has no job, or beside it. */
+export async function askForUnitRead(
+  services: Services,
+  person: SignedIn,
+  unit: string,
+  wish: OnController,
+): Promise<Work> {
+  const title = await checkedOnLine(services, person, { unit }, wish, 'Reading');
   return askFor(services, person, 'busRead', title, wish);
 }
 
@@ -62,27 +73,30 @@ export async function askForWrite(
   job: string,
   wish: WriteWish,
 ): Promise<Work> {
-  const title = await checkedOnLine(services, person, job, wish, 'Writing');
+  const title = await checkedOnLine(services, person, { job }, wish, 'Writing');
   return askFor(services, person, 'busWrite', title, wish);
 }
 
-/** That the line belongs to the site of the job and is open; what the work is called. A line of another site is refused, and that is logged. */
+/** What is asked for: a job, or a unit without one. */
+type Asked = { readonly job: string } | { readonly unit: string };
+
+/** That the line belongs to the site of the unit and is open; what the work is called. A line of another site is refused, and that is logged. */
 export function checkedOnLine(
   services: Services,
   person: SignedIn,
-  id: string,
+  asked: Asked,
   wish: OnController,
   doing: string,
 ): Promise<string> {
   return services.database.transaction(async (repositories) => {
-    const unit = await unitOf(repositories, id);
+    const unit = await unitOf(repositories, asked);
     const line = await repositories.busLines.byId(wish.line);
     if (line?.siteId !== unit.siteId) {
       services.log.warn(
-        { job: id, line: wish.line, by: person.id },
+        { ...asked, line: wish.line, by: person.id },
         'a line was asked for that no lead entered for the site',
       );
-      throw new AppError('badInput', 'line: expected a line that a lead entered for the site of this job');
+      throw new AppError('badInput', 'line: expected a line that a lead entered for the site of this unit');
     }
     mustBeOpen(line);
     if (!(await repositories.controllers.byHash(wish.definition)))
@@ -91,9 +105,9 @@ export function checkedOnLine(
   });
 }
 
-async function unitOf(repositories: Repositories, id: string) {
-  const job = await repositories.jobs.byId(id);
-  const unit = job && (await repositories.units.byId(job.unitId));
-  if (!unit) throw new AppError('notFound', 'No such job');
+async function unitOf(repositories: Repositories, asked: Asked) {
+  const id = 'unit' in asked ? asked.unit : (await repositories.jobs.byId(asked.job))?.unitId;
+  const unit = id === undefined ? null : await repositories.units.byId(id);
+  if (!unit) throw new AppError('notFound', 'unit' in asked ? 'No such unit' : 'No such job');
   return unit;
 }

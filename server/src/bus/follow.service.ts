@@ -23,7 +23,7 @@ export async function askForFollow(
   job: string,
   { hours, ...wish }: OnController & { readonly every: number; readonly hours: number },
 ): Promise<Work> {
-  const title = await checkedOnLine(services, person, job, wish, 'Following');
+  const title = await checkedOnLine(services, person, { job }, wish, 'Following');
   const from = services.now();
   return askFor(services, person, 'busFollow', title, {
     ...wish,

@@ -18,7 +18,12 @@ const said = computed(
   () =>
     ({
       open: props.row.undecided ? 'not decided' : 'not keyed in',
-      keyed: props.row.overBus ? 'written over the bus' : 'keyed in',
+      keyed:
+        props.row.overBus === 'stood'
+          ? 'stood there already, read over the bus'
+          : props.row.overBus
+            ? 'written over the bus'
+            : 'keyed in',
       showsElse: `shows ${props.row.shown ?? ''}`,
       skipped: 'skipped',
       byPreset: 'set by the preset',
@@ -37,7 +42,10 @@ const box = computed(
 const below = computed(() => {
   if (props.row.state === 'showsElse') return `The display showed ${props.row.shown}.`;
   if (props.row.state === 'skipped') return `Skipped: ${props.row.why || 'no reason given'}.`;
-  if (props.row.overBus && !props.current) return 'Written over the bus and read back.';
+  if (props.row.overBus && !props.current)
+    return props.row.overBus === 'stood'
+      ? 'Read over the bus: it stood there already.'
+      : 'Written over the bus and read back.';
   return props.current
     ? reader.words(props.row.reason ?? props.row.note)
     : props.row.undecided

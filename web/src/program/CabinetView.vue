@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { useWritingUnderWay } from '../shared/bus/useBusLine.ts';
+import { useWritingUnderWay } from '../shared/bus/useBusWriting.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useKeys } from '../shared/keys/keyRegistry.ts';
 import { useSession } from '../shared/session/sessionStore.ts';

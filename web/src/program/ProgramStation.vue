@@ -14,6 +14,7 @@ import FansView from './fans/FansView.vue';
 import ForecastView from './forecast/ForecastView.vue';
 import CabinetView from './CabinetView.vue';
 import CompareView from './CompareView.vue';
+import LikeUnitsView from './like/LikeUnitsView.vue';
 import PlanView from './PlanView.vue';
 import ToolsView from './tools/ToolsView.vue';
 import { jobTools } from './tools/useTool.ts';
@@ -21,7 +22,7 @@ import TuneView from './tuning/TuneView.vue';
 import ProgramAside from './ProgramAside.vue';
 import { useJobJudgement } from '../shared/job/useJudgement.ts';
 
-type View = 'fans' | 'tools' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare';
+type View = 'fans' | 'tools' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare' | 'like';
 const props = defineProps<{ view?: string }>();
 const job = useJob();
 const display = useDisplay();
@@ -33,6 +34,8 @@ const ofFans = computed(() => program.value.unit?.application === 'condenserFans
 /** A heat meter regulates nothing: there is no day to simulate. */
 const hasDay = computed(() => program.value.unit?.application !== 'heatMeter');
 const hasTools = computed(() => jobTools(job).length > 0);
+/** A control with a bus may be written as this one is, in other units. */
+const hasBus = computed(() => (job.replacement.value?.registers?.length ?? 0) > 0);
 const views = computed(() => [
   { id: 'plan' as const, name: 'Plan' },
   ...(ofFans.value
@@ -46,6 +49,7 @@ const views = computed(() => [
   ...(hasTools.value ? [{ id: 'tools' as const, name: 'Tools' }] : []),
   { id: 'cabinet' as const, name: 'At the cabinet' },
   { id: 'compare' as const, name: 'Compare' },
+  ...(hasBus.value ? [{ id: 'like' as const, name: 'Like units' }] : []),
 ]);
 const view = computed<View>(() =>
   views.value.some(({ id }) => id === props.view) ? (props.view as View) : 'plan',
@@ -61,10 +65,12 @@ const heading = computed(
       tune: 'Tuning',
       cabinet: `Key these into the ${family.value ?? 'new control'}`,
       compare: 'Found, and set',
+      like: 'The same in like units',
     })[view.value],
 );
 const differing = computed(() => program.value.rows.filter((row) => row.differs).length);
 const summary = computed(() => {
+  if (view.value === 'like') return '';
   if (view.value !== 'cabinet' && view.value !== 'compare')
     return `${program.value.chosen.length} values, ${program.value.chosen.filter((c) => c.changed).length} changed by hand`;
   return `${program.value.rows.length} in menu order, ${differing.value} differ from found`;
@@ -166,6 +172,13 @@ useJumpTargets(() =>
           >
         </p>
         <CabinetView v-else-if="view === 'cabinet'" class="mt-3 flex-1 lg:min-h-0" />
+        <LikeUnitsView
+          v-else-if="view === 'like'"
+          tabindex="0"
+          role="region"
+          aria-label="Like units"
+          class="mt-3 flex-1 pb-4 lg:min-h-0 lg:overflow-auto"
+        />
         <CompareView
           v-else
           tabindex="0"

@@ -2,7 +2,8 @@
 import { shallowRef } from 'vue';
 import type { SheetRow } from '@brine/core/controllers/definitions';
 import LineChoice from '../shared/bus/LineChoice.vue';
-import { useBusLine, type BusFound } from '../shared/bus/useBusLine.ts';
+import type { BusFound } from '../shared/bus/foundOverBus.ts';
+import { useBusLine } from '../shared/bus/useBusLine.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 

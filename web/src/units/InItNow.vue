@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router';
 import { localDate } from '../shared/display/localTime.ts';
-import { useInItNow, type NamedJob } from './useInItNow.ts';
+import type { NamedJob } from '../shared/inUnit/jobsOfUnit.ts';
+import { useInItNow } from './useInItNow.ts';
 
 /** What somebody saw in the unit last: in sentences, then code by code with since when and by whom. */
 const props = defineProps<{ jobs: readonly NamedJob[]; name: string }>();

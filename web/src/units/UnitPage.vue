@@ -13,13 +13,12 @@ import { printNumber } from '@brine/core/foundation/quantities';
 import { isSettingId, settingOf } from '@brine/core/foundation/settings';
 import { request, messageOf } from '../shared/api/client.ts';
 import type { Unit } from '@brine/contract/routes';
-import { historyOf } from '../shared/kept/stream.ts';
+import { jobsOfUnit, type NamedJob } from '../shared/inUnit/jobsOfUnit.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import { localDate, localDateTime } from '../shared/display/localTime.ts';
 import KeptThings from './KeptThings.vue';
 import InItNow from './InItNow.vue';
 import UnitLabel from './UnitLabel.vue';
-import type { NamedJob } from './useInItNow.ts';
 
 /** Everything ever done to a unit: history, settings versions beside each other, what drifted, what is due. */
 const props = defineProps<{ id: string }>();
@@ -30,25 +29,10 @@ const problem = ref('');
 const loading = ref(true);
 const today = localDate(new Date().toISOString());
 
-const streamOf = async (job: string) => {
-  const { entries, names } = await historyOf(session.person?.id ?? '', job);
-  return { entries, names };
-};
 async function load() {
   try {
     unit.value = (await request('unit', { params: { id: props.id } })).unit;
-    const [open, archived] = await Promise.all(
-      [false, true].map((a) => request('jobs', { query: { unit: props.id, archived: a } })),
-    );
-    const list = [...open!.jobs, ...archived!.jobs];
-    jobs.value = await Promise.all(
-      list.map(async (job) => ({
-        id: job.id,
-        title: job.title,
-        createdAt: job.createdAt,
-        ...(await streamOf(job.id)),
-      })),
-    );
+    jobs.value = await jobsOfUnit(session.person?.id ?? '', props.id);
   } catch (error) {
     problem.value = messageOf(error);
   }
@@ -125,6 +109,14 @@ const overdue = (due: string) => due < today;
           :to="{ path: '/today', query: { call: unit.id } }"
           data-test="new-job-here"
           >New job on it</RouterLink
+        >
+      </p>
+      <p v-if="unit">
+        <RouterLink
+          class="link inline-flex min-h-9 items-center pointer-coarse:min-h-11"
+          :to="`/units/${unit.id}/beside`"
+          data-test="beside"
+          >Side by side with another unit of the site</RouterLink
         >
       </p>
       <p v-if="came" class="mt-4 max-w-3xl" data-test="came-true">{{ came }}</p>

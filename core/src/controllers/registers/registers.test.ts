@@ -298,7 +298,7 @@ describe('writing', () => {
       'SP',
     ]);
     const same = writingOf(all, new Map(standing), standing, displayOf(all, standing));
-    expect(same).toEqual({ writes: [], notOverTheBus: [] });
+    expect(same).toEqual({ writes: [], notOverTheBus: [], stood: [...standing.keys()] });
   });
 
   test('what cannot go over the bus is said, with why', () => {

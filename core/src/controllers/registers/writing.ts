@@ -28,6 +28,8 @@ export interface BusWrite {
 export interface BusWriting {
   readonly writes: readonly BusWrite[];
   readonly notOverTheBus: readonly { readonly code: string; readonly why: string }[];
+  /** Codes that stand already as they shall. */
+  readonly stood: readonly string[];
 }
 
 /**
@@ -45,6 +47,7 @@ export function writingOf(
 ): BusWriting {
   const writes: BusWrite[] = [];
   const notOverTheBus: { code: string; why: string }[] = [];
+  const stood: string[] = [];
   const before = displayOf(definition, standing);
   const changes = before.unit !== told.unit || before.decimal !== told.decimal;
   const after = new Map([...standing, ...wanted]);
@@ -52,7 +55,10 @@ export function writingOf(
     const old = standing.get(code) ?? null;
     const parameter = parameterOf(definition, code);
     const isShown = changes && parameter?.encoding.type === 'number' && followsDisplay(parameter.encoding);
-    if (old !== null && sameCodeValue(old, value) && !isShown) continue;
+    if (old !== null && sameCodeValue(old, value) && !isShown) {
+      stood.push(code);
+      continue;
+    }
     const register = registerOf(definition, code);
     if (!parameter || !register) notOverTheBus.push({ code, why: 'it has no register' });
     else if (register.writable !== true || writeFunctionOf(register) === null)
@@ -75,7 +81,7 @@ export function writingOf(
       code,
       why: `it is told in ${unitSymbol(told.unit)}, and the display will not stand in that, or nobody knows`,
     });
-  return { writes: writes.filter(fits).sort(byOrderOf(definition)), notOverTheBus };
+  return { writes: writes.filter(fits).sort(byOrderOf(definition)), notOverTheBus, stood };
 }
 
 function byOrderOf(definition: ControllerDefinition): (a: BusWrite, b: BusWrite) => number {

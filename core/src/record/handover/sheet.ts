@@ -357,7 +357,8 @@ function lineOf(
       planned === '' ? '' : known ? `planned ${planned}` : `planned ${planned}, not yet in the unit`,
       row.state === 'skipped' ? `left alone${row.why ? `: ${row.why}` : ''}` : '',
       stands && row.status === 'default' ? 'factory default' : '',
-      row.overBus ? 'written over the bus' : '',
+      row.overBus === 'written' ? 'written over the bus' : '',
+      row.overBus === 'stood' ? 'read over the bus' : '',
     ]
       .filter(Boolean)
       .join('; '),

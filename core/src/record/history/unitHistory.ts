@@ -352,6 +352,8 @@ function wordsOf(body: EntryBody): string | null {
       return body.box ? `Own box learned from ${body.name}` : 'Own box forgotten';
     case 'boxChoice':
       return body.use === 'own' ? null : `Back to the usual box${body.why ? `: ${body.why}` : ''}`;
+    case 'copiedFrom':
+      return `Program copied from ${body.unit}`;
     case 'readBack':
       return `Work at the panel broken off and taken up again: ${body.lost.length === 0 ? 'all that was keyed is there' : `${body.lost.join(', ')} to be keyed anew`}`;
     case 'borrowed':

@@ -99,11 +99,20 @@ describe('what was done at a control since it was known what it holds', () => {
 
   test('what went over the bus was read back: no menu can have dropped it, and it is told apart from what was keyed', () => {
     const written = { ...keyed(1), over: 'bus', atUnit: 'Una' } as EntryBody;
-    const { at, program } = job([{ body: keyed(0) }, { body: written }, { body: keyed(2), by: 'lena' }]);
+    const stood = { ...keyed(3), over: 'bus', stood: true } as EntryBody;
+    const { at, program } = job([
+      { body: keyed(0) },
+      { body: written },
+      { body: stood },
+      { body: keyed(2), by: 'lena' },
+    ]);
     expect(at.done.map((one) => one.code)).toEqual([code(0), code(2)]);
-    expect([...at.before]).toEqual([[code(1), rows[1]!.value]]);
+    expect([...at.before]).toEqual([
+      [code(1), rows[1]!.value],
+      [code(3), rows[3]!.value],
+    ]);
     const row = (n: number) => program.rows.find((one) => one.code === code(n))!;
-    expect([row(0).overBus, row(1).overBus]).toEqual([false, true]);
+    expect([row(0), row(1), row(3)].map(({ overBus }) => overBus)).toEqual([null, 'written', 'stood']);
   });
 
   test('what was read back from a control that was exchanged since says nothing of the new one', () => {

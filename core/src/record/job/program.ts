@@ -63,8 +63,8 @@ export interface ProgramRow {
   readonly state: KeyState;
   readonly shown: string | null;
   readonly why: string | null;
-  /** True where it went over the control's bus and was read back; nobody keyed it. */
-  readonly overBus: boolean;
+  /** Where nobody keyed it: written over the control's bus and read back, or read there as it stood already. */
+  readonly overBus: 'written' | 'stood' | null;
   /** Where the value comes from. */
   readonly source: ValueSource;
   /** True where somebody chose the value for this code. */
@@ -245,7 +245,7 @@ function rowOf(
     state: current?.state ?? (byItself ? 'byPreset' : 'open'),
     shown: current?.shown ?? null,
     why: current?.why ?? null,
-    overBus: current?.over === 'bus',
+    overBus: current?.over !== 'bus' ? null : current.stood ? 'stood' : 'written',
   };
 }
 

@@ -52,4 +52,5 @@ export * from './heldAgainst.ts';
 export * from './readBack.ts';
 export * from './visit.ts';
 export * from './borrowed.ts';
+export * from './copiedFrom.ts';
 export * from './siteQuestion.ts';
