@@ -90,6 +90,23 @@ describe('reading and writing over a line', () => {
     expect(file.unread).toEqual([]);
   });
 
+  test('a unit without a job is read as well, on a line of its own site alone', async () => {
+    const { device, line } = await lineTo();
+    const { unit } = (await tess.call('GET', `/api/jobs/${job}`)).json.job;
+    const far = (await tess.call('POST', '/api/sites', { name: 'Without a line', place: '' })).json.site;
+    const other = (await tess.call('POST', '/api/units', { siteId: far.id, name: 'Far cooler' })).json.unit;
+    const body = { line, device: 3, definition };
+    const { work, file } = await ended(await tess.call('POST', `/api/units/${unit.id}/bus/read`, body));
+    expect([work.state, file.values.length]).toEqual(['done', device.memory.size]);
+    const elsewhere = await tess.call('POST', `/api/units/${other.id}/bus/read`, body);
+    expect([elsewhere.status, elsewhere.json.error.message]).toEqual([
+      400,
+      expect.stringContaining('a line that a lead entered for the site of this unit'),
+    ]);
+    const nowhere = await tess.call('POST', `/api/units/${line}/bus/read`, body);
+    expect([nowhere.status, nowhere.json.error.message]).toEqual([404, 'No such unit']);
+  });
+
   test('values are written in the controller’s order; one that is clamped and one that is locked are told', async () => {
     const { device, line } = await lineTo('clamp=t1:-2:4', 'lock=m3');
     const values = [
@@ -417,7 +434,7 @@ describe('following', () => {
     });
     expect([answer.status, answer.json.error.message]).toEqual([
       400,
-      expect.stringContaining('a line that a lead entered for the site of this job'),
+      expect.stringContaining('a line that a lead entered for the site of this unit'),
     ]);
     expect((await tess.call('GET', `/api/jobs/${job}/bus/follow/${randomUUID()}`)).status).toBe(404);
     const { line } = await lineTo();
@@ -446,7 +463,7 @@ describe('an address that no lead entered', () => {
     const { json } = await tess.call('POST', '/api/sites', { name: 'Elsewhere', place: '' });
     const other = await entered(port, json.site.id);
     expect((await ask('read', other)).json.error.message).toContain(
-      'a line that a lead entered for the site of this job',
+      'a line that a lead entered for the site of this unit',
     );
     expect((await ask('read', randomUUID())).status).toBe(400);
     for (const line of ['127.0.0.1', `127.0.0.1:${port}`, '169.254.169.254', 'localhost', '::1'])

@@ -58,7 +58,7 @@ const state = computed(() => {
           >
           <template v-else>It has no open job: one is opened for it as soon as it is written.</template>
           <RouterLink
-            class="link ml-3 inline-flex items-center pointer-coarse:min-h-11"
+            class="link inline-flex sm:ml-3 items-center pointer-coarse:min-h-11"
             :to="{ path: `/units/${job.job.value!.unit.id}/beside`, query: { with: unit.id } }"
             >Side by side with this one</RouterLink
           >

@@ -31,6 +31,7 @@ const own: Readonly<Record<OwnReason, string>> = {
   notKnown: '',
 };
 const marks = { same: '=', differs: '≠', oneSided: '?' } as const;
+const said = { same: 'the same', differs: 'differs', oneSided: 'known of one alone' } as const;
 const parameterOf = ({ left, right }: BesideRow) =>
   [left, right].map((cell) => (cell && 'parameter' in cell ? cell.parameter : null)).find((one) => one);
 const meaning = (row: BesideRow) =>
@@ -82,7 +83,7 @@ const keyOf = (row: BesideRow) => `${row.setting ?? ''} ${code(row.left)} ${code
             >{{ value(row, row.left) }}
           </td>
           <td class="text-center" :class="{ 'font-semibold text-alarm': row.is === 'differs' }">
-            {{ marks[row.is] }}
+            {{ marks[row.is] }} <span class="sm:sr-only">{{ said[row.is] }}</span>
           </td>
           <td class="!pr-0 font-mono" :data-label="names[1]">
             {{ value(row, row.right)
