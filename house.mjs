@@ -640,6 +640,7 @@ export const webRooms = {
   'shared/kept': ['shared/mount', 'shared/api', 'shared/device'],
   'shared/keys': [],
   'shared/layout': [
+    'shared/kept',
     'shared/mount',
     'shared/api',
     'shared/device',

@@ -368,6 +368,8 @@ export const newProgram: EndToEndTest = {
           await typing.type('#to', 'Market off');
 
           appendFileSync(join(web, 'serviceWorker.js'), '\n// A newer program.\n');
+          // What lies packed beside it is of the older one.
+          for (const packed of ['br', 'gz']) rmSync(join(web, `serviceWorker.js.${packed}`), { force: true });
           await idle.bringToFront();
           await idle.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
           await idle.waitForSelector(byTest('new-program'));

@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { compressedFiles } from './compressedFiles.ts';
 import { letterFiles } from './letterFiles.ts';
 
 const api = process.env['BRINE_API'] ?? 'http://127.0.0.1:4781';
@@ -37,7 +38,7 @@ const offline = VitePWA({
 });
 
 export default defineConfig({
-  plugins: [vue(), tailwindcss(), letterFiles(), offline],
+  plugins: [vue(), tailwindcss(), letterFiles(), offline, compressedFiles()],
   resolve: { conditions: ['brine-src', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },

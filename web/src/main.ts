@@ -11,7 +11,7 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { createAppRouter, loadPages } from './router.ts';
-import { startOffline } from './shared/layout/programVersion.ts';
+import { bringProgram } from './shared/layout/bringProgram.ts';
 
 // The type of a .vue file is known to vue-tsc alone.
 // eslint-disable-next-line @typescript-eslint/no-unsafe-argument
@@ -19,6 +19,4 @@ const app = createApp(App);
 app.use(createPinia());
 app.use(createAppRouter());
 app.mount('#app');
-if (import.meta.env.PROD && 'serviceWorker' in navigator) void startOffline();
-// Without a service worker the pages not opened yet are loaded ahead, so that a station can be opened while the server is away.
-else addEventListener('load', () => setTimeout(() => void loadPages(), 1000));
+void bringProgram(loadPages);

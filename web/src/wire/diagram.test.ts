@@ -4,10 +4,14 @@ import { typicalConversions } from '@brine/core/wiring/typical';
 import { wireIds, type Circuit } from '@brine/core/wiring/circuit';
 import { readFileSync } from 'node:fs';
 import { diagramOf } from './diagram.ts';
+import Elk from 'elkjs/lib/elk.bundled.js';
 import { directRoute, labelPlace, layOut } from './layOut.ts';
 import { livenessOf } from './liveness.ts';
 import { colourCode } from './wireColours.ts';
 import { readTyped, shownReading } from './meterWords.ts';
+
+/** The same kernel, in this thread. */
+const kernel = new Elk();
 
 const definition = (id: string) =>
   JSON.parse(readFileSync(`demo/controllers/${id}.controller.json`, 'utf8')) as never;
@@ -73,7 +77,7 @@ describe('the diagram of a circuit', () => {
     'is laid out with upright and level strokes, and no box on another: %s',
     async (_name, circuit, wires) => {
       const drawn = diagramOf(circuit);
-      const placed = await layOut(drawn);
+      const placed = await layOut(drawn, kernel);
       expect(placed.wires.size).toBe(wires);
       for (const bends of placed.wires.values()) {
         expect(bends.length).toBeGreaterThan(1);
@@ -90,7 +94,7 @@ describe('the diagram of a circuit', () => {
   );
 
   test('wires begin and end on their terminals', async () => {
-    const placed = await layOut(diagram);
+    const placed = await layOut(diagram, kernel);
     for (const link of diagram.links) {
       const bends = placed.wires.get(link.id)!;
       expect(bends[0]).toEqual(placed.ports.get(link.from));

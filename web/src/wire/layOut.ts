@@ -31,9 +31,13 @@ const options = {
   'elk.padding': '[top=14,left=14,bottom=14,right=14]',
 };
 
-/** Places a diagram with the layered layout of the Eclipse Layout Kernel, orthogonal routes. The library is loaded when first needed. */
-export async function layOut(diagram: Diagram): Promise<LaidOut> {
-  const elk = await layoutKernel();
+/**
+ * Places a diagram with the layered layout of the Eclipse Layout Kernel, orthogonal routes. The library is loaded when first needed, into a worker: on a slow phone it takes seconds to be read.
+ *
+ * @param given the kernel that lays out, where it is not the one in a worker
+ */
+export async function layOut(diagram: Diagram, given?: ELK): Promise<LaidOut> {
+  const elk = given ?? (await layoutKernel());
   const graph: ElkNode = {
     id: 'root',
     layoutOptions: options,
@@ -109,7 +113,13 @@ function longestStretch(bends: readonly Point[], least: number, upright: boolean
 let kernel: Promise<ELK> | null = null;
 
 function layoutKernel(): Promise<ELK> {
-  kernel ??= import('elkjs/lib/elk.bundled.js').then(({ default: Elk }) => new Elk());
+  kernel ??= import('elkjs/lib/elk-api.js').then(
+    ({ default: Elk }) =>
+      new Elk({
+        workerFactory: () =>
+          new Worker(new URL('../workers/layout.worker.ts', import.meta.url), { type: 'module' }),
+      }),
+  );
   return kernel;
 }
 

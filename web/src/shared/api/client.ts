@@ -4,7 +4,7 @@ import type { Api, RouteContract } from '@brine/contract/routes';
 import { mount } from '../mount/mount.ts';
 import { noteContact } from './contact.ts';
 import { keeperOf } from './keptAnswers.ts';
-import { asUnderWay } from './underWay.ts';
+import { asRequest, asUnderWay } from './underWay.ts';
 
 /** A phone that comes back from a dead spot may hold a connection over which nothing will ever come: what is asked for is given up then, and asked anew. */
 const LONGEST_WAIT_MS = 60_000;
@@ -89,7 +89,7 @@ export async function request<Name extends RouteName>(
       noteContact(false);
       throw new ApiError('unreachable', 'The server does not answer', 0);
     });
-    const response = await (method === 'get' ? sent : asUnderWay(sent));
+    const response = await asRequest(method === 'get' ? sent : asUnderWay(sent));
     noteContact(![502, 503, 504].includes(response.status));
     const answer = await answerOf<Answered<Name>>(response);
     kept?.keep(address, answer);

@@ -12,3 +12,17 @@ export async function asUnderWay<Result>(change: Promise<Result>): Promise<Resul
     changesUnderWay.value -= 1;
   }
 }
+
+let requests = 0;
+/** How many requests, of any kind, were sent to the server and not answered yet. */
+export const requestsUnderWay = (): number => requests;
+
+/** Counts a request for as long as it is under way. */
+export async function asRequest<Result>(request: Promise<Result>): Promise<Result> {
+  requests += 1;
+  try {
+    return await request;
+  } finally {
+    requests -= 1;
+  }
+}

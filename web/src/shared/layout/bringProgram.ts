@@ -1,0 +1,31 @@
+import { watch } from 'vue';
+import { useTaken } from '../kept/takenStore.ts';
+import { startOffline } from './programVersion.ts';
+import { sparesData, whenQuiet } from './quiet.ts';
+
+/**
+ * Puts the whole program on this device, after the page's own data: some megabytes, over which a slow line is long. Where the person spares data it is brought once they take a job along; a
+ * device that has it already keeps it up to date.
+ *
+ * @param loadPages loads the pages themselves, for a browser that keeps no program
+ */
+export async function bringProgram(loadPages: () => Promise<void>): Promise<void> {
+  const worker = import.meta.env.PROD ? navigator.serviceWorker : undefined;
+  if (worker?.controller) return startOffline();
+  if (sparesData()) {
+    if (worker) await takenAlong();
+    else return;
+  } else await whenQuiet();
+  await (worker ? startOffline() : loadPages());
+}
+
+function takenAlong(): Promise<void> {
+  const taken = useTaken();
+  return new Promise((done) => {
+    watch(
+      () => taken.jobs.some(({ marked }) => marked),
+      (some) => some && done(),
+      { immediate: true },
+    );
+  });
+}
