@@ -37,10 +37,26 @@ const offline = VitePWA({
   },
 });
 
+/** Small things that nearly every page uses lie in one file: on a slow line each file costs a way there and back. */
+const chunks = {
+  groups: [
+    {
+      name: 'common',
+      test: /web\/src\/shared\/(api|device|keys|live|mount|pictures|session|ui)\/|node_modules\/(@vueuse|lucide)/,
+      minShareCount: 5,
+      includeDependenciesRecursively: false,
+    },
+  ],
+};
+
 export default defineConfig({
   plugins: [vue(), tailwindcss(), letterFiles(), offline, compressedFiles()],
   resolve: { conditions: ['brine-src', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
-  build: { target: 'es2022', chunkSizeWarningLimit: 900 },
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
+    rolldownOptions: { output: { codeSplitting: chunks } },
+  },
   server: { proxy: { '/api': api, '/demo/api': api, '/health': api } },
 });

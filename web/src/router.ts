@@ -48,6 +48,16 @@ export async function loadPages(): Promise<void> {
   await Promise.allSettled(Object.values(pages).map((load) => load()));
 }
 
+/** The page that is opened first is loaded while it is still asked who is signed in: on a slow line one waits for both. */
+function loadAhead(router: Router): void {
+  const { pathname, search } = location;
+  for (const { components } of router.resolve(pathname.slice(mount.length) + search).matched) {
+    const load = components?.['default'];
+    // What cannot be loaded now is asked for again by the router, which tells of it.
+    if (typeof load === 'function') void (load as () => Promise<unknown>)().catch(() => undefined);
+  }
+}
+
 /** Pages by task. */
 export function createAppRouter(): Router {
   const router = createRouter({
@@ -162,6 +172,7 @@ export function createAppRouter(): Router {
       },
     ],
   });
+  loadAhead(router);
   let restored: Promise<void> | null = null;
   router.beforeEach(async (to) => {
     const session = useSession();

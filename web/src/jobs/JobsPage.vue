@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import type { JobOrder, JobState } from '@brine/contract/routes';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { localDate } from '../shared/display/localTime.ts';
@@ -12,11 +12,12 @@ import SearchLine from '../shared/ui/SearchLine.vue';
 import UndoBar from '../shared/ui/UndoBar.vue';
 import StationMarks from '../shared/ui/StationMarks.vue';
 import { useJobList } from './useJobList.ts';
-import NewJobDialog from './NewJobDialog.vue';
 import TakeInJob from './TakeInJob.vue';
 import { useTaken } from '../shared/kept/takenStore.ts';
 import { useArchive } from '../shared/ui/useArchive.ts';
 
+// What is opened by a touch comes after the list: a slow line is long over it.
+const NewJobDialog = defineAsyncComponent(() => import('./NewJobDialog.vue'));
 const session = useSession();
 const router = useRouter();
 const route = useRoute();

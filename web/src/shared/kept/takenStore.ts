@@ -4,10 +4,14 @@ import { MOST_OFFLINE_DAYS } from '@brine/contract/lengths';
 import { computed, ref, shallowRef } from 'vue';
 import { ApiError, messageOf } from '../api/client.ts';
 import { serverAway } from '../api/contact.ts';
-import { keepLibrary, keepWhole } from './keepWhole.ts';
 import { kept, type KeptJob } from './keptStorage.ts';
 import { jobsToKeep } from './myJobs.ts';
 
+/** It knows every kind of entry: no page waits for that. */
+const whole = () =>
+  import('./keepWhole.ts').catch(() => {
+    throw new ApiError('unreachable', 'The server does not answer', 0);
+  });
 /** How often what is kept is brought up to date while there is signal. */
 const EVERY_MS = 5 * 60_000;
 /** The page's own data come first. */
@@ -88,6 +92,7 @@ export const useTaken = defineStore('taken', () => {
     const streams = new Set<string>();
     round.value = { done: 0, of: staying.length + 1 };
     try {
+      const { keepLibrary } = await whole();
       await keepLibrary(who);
       // Answers of the last visit serve the page; they bring nothing here.
       if (serverAway.value) return;
@@ -115,6 +120,7 @@ export const useTaken = defineStore('taken', () => {
   async function bringOne(who: string, job: string): Promise<readonly string[]> {
     let streams: readonly string[] = [job];
     try {
+      const { keepWhole } = await whole();
       streams = await keepWhole(who, job);
       await kept().noteJob(who, job, { wholeAt: new Date().toISOString(), problem: null });
     } catch (error) {

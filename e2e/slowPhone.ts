@@ -1,0 +1,89 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { byTest, demoJob, signIn } from './support/acts.ts';
+import { launch, newPage } from './support/browser.ts';
+import { startServer } from './support/server.ts';
+import { PASSWORD } from './support/steps.ts';
+
+// How soon a page is usable on a slow phone: a quarter of this processor, 1.6 Mbit/s, 150 ms there and back. Cold: nothing was loaded before; warm: the same page once more.
+
+const SLOWED = 4;
+const line = { latency: 150, downloadThroughput: 1_600_000 / 8, uploadThroughput: 750_000 / 8 };
+/** Seconds within which a page is usable, cold; every page warm. */
+const WARM_S = 1.5;
+const pages = (job: string) => [
+  { name: 'Jobs', path: '/jobs', shows: `${byTest('jobs')} a`, within: 3 },
+  { name: 'Plan', path: `/jobs/${job}/program/plan`, shows: `${byTest('plan')} tr`, within: 4 },
+  { name: 'At the cabinet', path: `/jobs/${job}/program/cabinet`, shows: byTest('cabinet-card'), within: 4 },
+  { name: 'Diagram', path: `/jobs/${job}/wire/diagram`, shows: `${byTest('diagram')} path`, within: 6 },
+];
+
+const server = await startServer();
+const { browser, close } = await launch();
+let fails = 0;
+try {
+  const desk = await newPage(browser);
+  await signIn(desk, server.base, 'tess', PASSWORD);
+  const job = await demoJob(desk, 'fish store');
+  const cookies = await browser.defaultBrowserContext().cookies();
+  console.log('page            cold s  (at most)  warm s  (at most)  sent kB, script kB until usable');
+  for (const { name, path, shows, within } of pages(job)) {
+    const context = await browser.createBrowserContext();
+    await context.setCookie(...cookies);
+    const page = await slowed(context as unknown as Browser);
+    const sent = await countSent(page);
+    const cold = await usable(page, server.base + path, shows);
+    const { all, script } = sent();
+    const warm = await usable(page, server.base + path, shows);
+    const fine = cold <= within && warm <= WARM_S;
+    if (!fine) fails += 1;
+    console.log(
+      `${name.padEnd(15)} ${cold.toFixed(2).padStart(6)} ${String(within).padStart(10)} ${warm.toFixed(2).padStart(7)} ${String(WARM_S).padStart(10)}  ${Math.round(all / 1000)}, ${Math.round(script / 1000)}${fine ? '' : '   too late'}`,
+    );
+    await context.close();
+  }
+  const context = await browser.createBrowserContext();
+  const page = await slowed(context as unknown as Browser);
+  const sent = await countSent(page);
+  const first = await usable(page, `${server.base}/sign-in`, 'input[type="password"]');
+  const script = Math.round(sent().script / 1000);
+  if (script > 150) fails += 1;
+  console.log(`First page      ${first.toFixed(2).padStart(6)}; script as sent ${script} kB of 150`);
+} finally {
+  await close();
+  await server.stop();
+}
+process.exitCode = fails > 0 ? 1 : 0;
+
+async function slowed(from: Browser): Promise<Page> {
+  const page = await newPage(from, 'phone', { serviceWorker: true });
+  const session = await page.createCDPSession();
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+  await session.send('Network.enable');
+  await session.send('Network.emulateNetworkConditions', { offline: false, ...line });
+  return page;
+}
+
+/** Bytes as they came over the line, all and scripts, from now on. */
+async function countSent(page: Page): Promise<() => { readonly all: number; readonly script: number }> {
+  const session = await page.createCDPSession();
+  await session.send('Network.enable');
+  const scripts = new Set<string>();
+  let [all, script] = [0, 0];
+  session.on('Network.responseReceived', ({ requestId, type }) => {
+    if (type === 'Script') scripts.add(requestId);
+  });
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    all += encodedDataLength;
+    if (scripts.has(requestId)) script += encodedDataLength;
+  });
+  return () => ({ all, script });
+}
+
+/** Seconds from going there until what is asked for stands on the page, and the page answers. */
+async function usable(page: Page, address: string, shows: string): Promise<number> {
+  const from = performance.now();
+  await page.goto(address, { waitUntil: 'domcontentloaded' });
+  await page.waitForSelector(shows);
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0))));
+  return (performance.now() - from) / 1000;
+}
