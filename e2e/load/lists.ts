@@ -1,23 +1,36 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { startStage } from '../chaos/stage.ts';
 import { signInAt } from '../chaos/load.ts';
 import { PASSWORD } from '../support/steps.ts';
 import { manyPlaces } from './manyPlaces.ts';
 
-/** What the issue asks for: so many, and a search within so long at the server. */
-const SITES = 500;
-const JOBS = 2000;
+/** How large a company is, and at which of all answers its lists are held to their bound. */
+export interface CompanySize {
+  readonly sites: number;
+  /** As many units. */
+  readonly jobs: number;
+  /** 0.5: the one in the middle. */
+  readonly at: number;
+}
+/** A large company of one region, and the largest that one installation is meant for. */
+export const large: CompanySize = { sites: 500, jobs: 2000, at: 0.5 };
+export const largest: CompanySize = { sites: 5000, jobs: 60_000, at: 0.95 };
+
+/** The serial number of one unit, as `manyPlaces` writes it. */
+const serial = createHash('md5').update('1999').digest('hex');
+
+/** A list within so long at the server. */
 const BOUND_MS = 100;
 const TIMES = 30;
 
-/** The lists of a large company: how long a search takes at the server, at the median of thirty, and whether it counts right. */
-export async function largeLists(say: (text: string) => void) {
+/** The lists of a company: how long a search takes at the server, of thirty, and whether it counts right. */
+export async function largeLists(say: (text: string) => void, { sites, jobs, at }: CompanySize) {
   const stage = await startStage(1);
   try {
     const [base] = stage.bases as [string];
     await stage.ready();
     const { cookie } = await signInAt(base, 'tess', PASSWORD, randomUUID());
-    await manyPlaces(stage.databaseUrl, { sites: SITES, jobs: JOBS });
+    await manyPlaces(stage.databaseUrl, { sites, jobs });
     const ask = async (path: string) => {
       const answer = await fetch(`${base}/api${path}`, { headers: { cookie } });
       if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
@@ -30,12 +43,12 @@ export async function largeLists(say: (text: string) => void) {
     const bounds = [];
     for (const [name, path, total] of [
       ['jobs: the first page', '/jobs', null],
-      ['jobs: a word in all of them', '/jobs?search=call', JOBS],
-      ['jobs: one title', `/jobs?search=${encodeURIComponent('call 1999')}`, 1],
-      ['jobs: a telephone number', '/jobs?search=0555000123', JOBS / SITES],
+      ['jobs: a word in all of them', '/jobs?search=call', jobs],
+      ['jobs: one plate', `/jobs?search=${serial}`, 1],
+      ['jobs: a telephone number', '/jobs?search=0555000123', jobs / sites],
       ['jobs: late ones', '/jobs?state=late', null],
-      ['sites: a word in all of them', '/places?search=alleyway', SITES],
-      ['sites: by the tag of a unit', '/places?search=W-1999', 1],
+      ['sites: a word in all of them', '/places?search=alleyway', sites],
+      ['sites: by the plate of a unit', `/places?search=${serial}`, 1],
       ['today', '/today', null],
     ] as const) {
       const took: number[] = [];
@@ -47,9 +60,9 @@ export async function largeLists(say: (text: string) => void) {
           throw new Error(`${path}: ${answer.total} found, ${total} are there`);
       }
       took.sort((a, b) => a - b);
-      bounds.push({ name, measured: took[TIMES / 2]!, bound: BOUND_MS, unit: 'ms' });
+      bounds.push({ name, measured: took[Math.ceil(TIMES * at) - 1]!, bound: BOUND_MS, unit: 'ms' });
     }
-    say(`${SITES} sites, ${JOBS} jobs: counts are right on every list`);
+    say(`${sites} sites, ${jobs} jobs: counts are right on every list`);
     return bounds;
   } finally {
     stage.end();

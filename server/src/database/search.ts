@@ -6,12 +6,12 @@ export interface Condition {
 
 /**
  * The condition that a row holds what a person typed: in one of the columns, which are searched as one text (a line each: what is typed in a field has no line break), or
- * as digits of a telephone number, however either is spaced. Nothing typed is held by every row.
+ * as digits of a telephone number, however either is spaced. Nothing typed is held by every row. Written as the indexes of words have it (Migration0020).
  */
 export function holds(columns: readonly string[], typed: string, phone?: string): Condition {
   if (typed === '') return { sql: 'true', values: [] };
   const number = phone === undefined ? null : holdingNumber(typed);
-  const text = `concat_ws(E'\\n', ${columns.join(', ')}) ilike ?`;
+  const text = `(${columns.join(" || E'\\n' || ")}) ilike ?`;
   if (number === null) return { sql: text, values: [containing(typed)] };
   return { sql: `(${text} or ${digitsIn(phone!)} like ?)`, values: [containing(typed), number] };
 }

@@ -33,6 +33,29 @@ const sortedBy: Readonly<Record<JobOrder, string>> = {
   site: 's.name, u.tag, u.name, j.created_at desc',
 };
 
+/** Of so many jobs that hold a text each is named; of more, each is looked at in turn. */
+const FEW = 2000;
+type Condition = readonly [string, readonly unknown[]];
+
+/**
+ * That a job holds a text: in its title, or in its unit or the site of that. What few jobs hold is found by the indexes of words; for what many hold these are longer over it than a look at
+ * every job.
+ */
+async function heldBy(em: EntityManager, text: string): Promise<Condition> {
+  const title = holds(['j.title'], text);
+  const unit = holds(['name', 'tag', 'plate'], text);
+  const site = holds(['name', 'place', 'customer', 'contact'], text, 'phone');
+  const units = `select id from unit where ${unit.sql} union all select id from unit where site_id in (select id from site where ${site.sql})`;
+  const values = [...title.values, ...unit.values, ...site.values];
+  const few = await em.execute<{ id: string }[]>(
+    `select j.id from job j where ${title.sql} union all select j.id from job j where j.unit_id in (${units}) limit ?`,
+    [...values, FEW + 1],
+  );
+  return few.length <= FEW
+    ? ['j.id = any(?::uuid[])', [`{${idsOf(few).join(',')}}`]]
+    : [`(${title.sql} or j.unit_id in (${units}))`, values];
+}
+
 export function jobRepository(em: EntityManager) {
   return {
     byId: (id: string) => em.findOne(jobEntity, { id }),
@@ -47,28 +70,27 @@ export function jobRepository(em: EntityManager) {
     /** Jobs whose title, unit or site holds the text, or whose site has the number, in order; and how many there are. */
     async search(wish: JobWish): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
       const { text, unitId, archived, state, order, personId, today, offset, limit } = wish;
-      const held = holds(
-        ['j.title', 'u.name', 'u.tag', 'u.plate', 's.name', 's.place', 's.customer', 's.contact'],
-        text,
-        's.phone',
-      );
-      const conditions: readonly (readonly [string, readonly unknown[]])[] = [
+      const conditions: readonly Condition[] = [
         [`j.archived_at is ${archived ? 'not ' : ''}null`, []],
         ...(unitId === null ? [] : [['j.unit_id = ?', [unitId]] as const]),
         ...(personId === null ? [] : [['j.assigned_to = ?', [personId]] as const]),
         ...(state === 'all' ? [] : [[inState[state], state === 'late' ? [today] : []] as const]),
-        [held.sql, held.values],
+        ...(text === '' ? [] : [await heldBy(em, text)]),
       ];
-      const from = `from job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id
-        where ${conditions.map(([sql]) => sql).join(' and ')}`;
+      const where = `where ${conditions.map(([sql]) => sql).join(' and ')}`;
       const values = conditions.flatMap(([, parameters]) => [...parameters]);
-      // Counted in the same pass: each looks at every job.
-      const rows = await em.execute<{ id: string; n: number }[]>(
-        `select j.id, count(*) over ()::int as n ${from} order by ${sortedBy[order]}, j.id limit ? offset ?`,
+      const places =
+        order === 'site' ? 'join unit u on u.id = j.unit_id join site s on s.id = u.site_id' : '';
+      // Two statements: a page is found by its order, and counting needs none.
+      const rows = await em.execute<{ id: string }[]>(
+        `select j.id from job j ${places} ${where} order by ${sortedBy[order]}, j.id limit ? offset ?`,
         [...values, limit, offset],
       );
-      if (rows[0] || offset === 0) return { ids: idsOf(rows), total: rows[0]?.n ?? 0 };
-      const [counted] = await em.execute<{ n: number }[]>(`select count(*)::int as n ${from}`, values);
+      if (offset === 0 && rows.length < limit) return { ids: idsOf(rows), total: rows.length };
+      const [counted] = await em.execute<{ n: number }[]>(
+        `select count(*)::int as n from job j ${where}`,
+        values,
+      );
       return { ids: idsOf(rows), total: counted?.n ?? 0 };
     },
     /** Jobs as pages see them, with their unit, site and people, in the order of the ids; in one statement, since lists are long. */

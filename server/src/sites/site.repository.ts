@@ -39,19 +39,23 @@ export function siteRepository(em: EntityManager) {
       const unit = holds(['u.name', 'u.tag', 'u.plate'], text);
       const here = archived ? 'is not null' : 'is null';
       // Of what is archived a site is told that is archived itself, or of which a unit is.
-      const alone = archived ? 's.archived_at is not null' : 'true';
-      const where = `${archived ? 'true' : 's.archived_at is null'} and ((${alone} and ${site.sql}) or exists (
-        select 1 from unit u where u.site_id = s.id and u.archived_at ${here} and ((${site.sql}) or (${unit.sql}))))`;
-      const values = [...site.values, ...site.values, ...unit.values];
-      // Counted in the same pass: each looks at every site.
-      const rows = await em.execute<{ id: string; n: number }[]>(
-        `select s.id, count(*) over ()::int as n from site s where ${where} order by s.name, s.id limit ? offset ?`,
+      const held = archived
+        ? `s.id in (select s.id from site s where s.archived_at is not null and ${site.sql}
+             union select u.site_id from unit u where u.archived_at is not null and ${unit.sql}
+             union select u.site_id from unit u join site s on s.id = u.site_id where u.archived_at is not null and ${site.sql})`
+        : `s.archived_at is null and s.id in (select s.id from site s where ${site.sql}
+             union select u.site_id from unit u where u.archived_at is null and ${unit.sql})`;
+      const where = text === '' && !archived ? 's.archived_at is null' : held;
+      const values = text === '' ? [] : [...site.values, ...unit.values, ...(archived ? site.values : [])];
+      // Two statements: a page is found by its order, and counting needs none.
+      const rows = await em.execute<{ id: string }[]>(
+        `select s.id from site s where ${where} order by s.name, s.id limit ? offset ?`,
         [...values, limit, offset],
       );
-      const beyond = rows.length === 0 && offset > 0;
-      const [counted] = beyond
-        ? await em.execute<{ n: number }[]>(`select count(*)::int as n from site s where ${where}`, values)
-        : rows;
+      const isAll = offset === 0 && rows.length < limit;
+      const [counted] = isAll
+        ? [{ n: rows.length }]
+        : await em.execute<{ n: number }[]>(`select count(*)::int as n from site s where ${where}`, values);
       const siteIds = idsOf(rows);
       const units =
         siteIds.length === 0

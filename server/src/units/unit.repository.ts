@@ -33,18 +33,17 @@ export function unitRepository(em: EntityManager) {
       ),
     /** Units in use of which no job was handed over, oldest first: some of them, and how many there are. */
     async withoutSheet(limit: number) {
-      const rows = await em.execute<
-        { id: string; tag: string; name: string; site_name: string; n: number }[]
-      >(
-        `select u.id, u.tag, u.name, s.name as site_name, count(*) over ()::int as n from unit u join site s on s.id = u.site_id
+      const from = `from unit u join site s on s.id = u.site_id
           where u.archived_at is null and s.archived_at is null
-            and not exists (select 1 from job j where j.unit_id = u.id and jsonb_typeof(j.summary->'handedOver') = 'object')
-          order by u.created_at, u.id limit ?`,
+            and not exists (select 1 from job j where j.unit_id = u.id and jsonb_typeof(j.summary->'handedOver') = 'object')`;
+      const rows = await em.execute<{ id: string; tag: string; name: string; site_name: string }[]>(
+        `select u.id, u.tag, u.name, s.name as site_name ${from} order by u.created_at, u.id limit ?`,
         [limit],
       );
+      const [counted] = await em.execute<{ n: number }[]>(`select count(*)::int as n ${from}`);
       return {
         units: rows.map(({ id, tag, name, site_name }) => ({ id, tag, name, siteName: site_name })),
-        total: rows[0]?.n ?? 0,
+        total: counted?.n ?? 0,
       };
     },
     create: (unit: Omit<Unit, 'version'>) => insert(em, unitEntity, unit),
