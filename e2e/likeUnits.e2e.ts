@@ -143,6 +143,7 @@ export const likeUnits: EndToEndTest = {
           'where it comes from',
         );
         expectSame(of('found').length, 8, 'what was read before');
+        expectHolds(JSON.stringify(of('answer')), 'reachInRefrigerator', 'what it is');
         expectHolds(
           JSON.stringify(of('plannedCode')),
           '"code":"co8","kind":"plannedCode","value":-1.2',

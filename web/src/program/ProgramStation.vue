@@ -35,7 +35,7 @@ const ofFans = computed(() => program.value.unit?.application === 'condenserFans
 const hasDay = computed(() => program.value.unit?.application !== 'heatMeter');
 const hasTools = computed(() => jobTools(job).length > 0);
 /** A control with a bus may be written as this one is, in other units. */
-const hasBus = computed(() => (job.replacement.value?.registers?.length ?? 0) > 0);
+const hasBus = computed(() => session.mayWrite && (job.replacement.value?.registers?.length ?? 0) > 0);
 const views = computed(() => [
   { id: 'plan' as const, name: 'Plan' },
   ...(ofFans.value

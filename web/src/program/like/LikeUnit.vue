@@ -2,6 +2,8 @@
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Unit } from '@brine/contract/routes';
+import { applicationNames } from '@brine/core/foundation/settings';
+import { goodsOf } from '@brine/core/foundation/unit';
 import LineChoice from '../../shared/bus/LineChoice.vue';
 import { useJob } from '../../shared/job/useJob.ts';
 import AppButton from '../../shared/ui/AppButton.vue';
@@ -13,10 +15,27 @@ import type { LikeUnits } from './useLikeUnits.ts';
 /** One unit of the site that may get this program: read, shown, confirmed there, written. */
 const props = defineProps<{ unit: Unit; like: LikeUnits }>();
 const job = useJob();
-const { on, into, unlike, taken, standing, unread, written, plan, isOpen, look, settle, write } = useLikeUnit(
-  () => props.unit,
-  props.like,
-);
+const {
+  on,
+  into,
+  saysNothing,
+  sameKind,
+  unlike,
+  taken,
+  standing,
+  unread,
+  written,
+  plan,
+  isOpen,
+  look,
+  settle,
+  write,
+} = useLikeUnit(() => props.unit, props.like);
+/** What this unit is, in words. */
+const kind = computed(() => {
+  const { unit } = job.program.value;
+  return unit && [applicationNames[unit.application], goodsOf(unit).name].join(', ').toLowerCase();
+});
 const state = computed(() => {
   if (written.value?.written.length === 0) return '✓ stands so, settled in its job';
   if (written.value) {
@@ -63,6 +82,10 @@ const state = computed(() => {
             >Side by side with this one</RouterLink
           >
         </p>
+        <label v-if="saysNothing && kind" class="flex min-h-9 items-center gap-2 pointer-coarse:min-h-11"
+          ><input v-model="sameKind" type="checkbox" data-test="like-kind" />It is what this one is:
+          {{ kind }}</label
+        >
         <LineChoice :on="on">
           <AppButton
             :kind="standing ? 'quiet' : 'primary'"

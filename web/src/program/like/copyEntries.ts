@@ -21,6 +21,8 @@ export interface CopyToUnit {
   readonly from: { readonly job: string; readonly unit: string };
   /** The job it goes into says already which control it is about. */
   readonly isKnown: boolean;
+  /** What the unit is, where it is said to be of the same kind and its own job says nothing of that. */
+  readonly answers: readonly EntryBody[];
 }
 
 /** What a job says once a program was copied into it: where it comes from, what was read before, and what is planned; what stays as it was is planned as it stands. */
@@ -32,6 +34,7 @@ export function copyEntries({
   standing,
   from,
   isKnown,
+  answers,
 }: CopyToUnit): readonly EntryBody[] {
   const why = `copied from ${from.unit}`;
   const now = displayOf(control, standing);
@@ -49,6 +52,7 @@ export function copyEntries({
         ];
   };
   return [
+    ...answers,
     ...(isKnown
       ? []
       : [

@@ -5,7 +5,7 @@ import type { CodeValues } from '@brine/core/controllers/definitions';
 import { writingOf, type BusWriting } from '@brine/core/controllers/registers';
 import { applicationNames, isApplication } from '@brine/core/foundation/settings';
 import type { EntryBody } from '@brine/core/record/entries';
-import { fold, standing as standingOf } from '@brine/core/record/fold';
+import { allStanding, fold, standing as standingOf } from '@brine/core/record/fold';
 import { messageOf, request } from '../../shared/api/client.ts';
 import { valuesOf, type BusFound } from '../../shared/bus/foundOverBus.ts';
 import { useBusWriting, type BusWritten } from '../../shared/bus/useBusWriting.ts';
@@ -45,6 +45,12 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
   const written = shallowRef<BusWritten | null>(null);
   const isOpen = ref(false);
   const pin = computed(() => job.newPin.value);
+  /** Its own job says nothing yet of what it is: it is taken to be as this one is, unless somebody says otherwise. */
+  const saysNothing = computed(() => into.value === null || into.value?.application === null);
+  const sameKind = ref(true);
+  const answers = computed(() =>
+    saysNothing.value && sameKind.value ? allStanding(job.state.value, 'answer') : [],
+  );
 
   watch(isOpen, (open) => open && into.value === undefined && void find());
   async function find(): Promise<void> {
@@ -131,10 +137,13 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
         standing: standing.value!,
         from: { job: job.id, unit: job.job.value!.unit.name },
         isKnown: target.control !== null,
+        answers: answers.value,
       }),
       ...stoodEntries(stood, atUnit),
     ]);
-    into.value = { ...target, control: pin.value! };
+    const application =
+      answers.value.length > 0 ? (job.program.value.unit?.application ?? null) : target.application;
+    into.value = { ...target, control: pin.value!, application };
     return target;
   }
 
@@ -167,5 +176,20 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
     }
   }
 
-  return { on, into, unlike, taken, standing, unread, written, plan, isOpen, look, settle, write };
+  return {
+    on,
+    into,
+    saysNothing,
+    sameKind,
+    unlike,
+    taken,
+    standing,
+    unread,
+    written,
+    plan,
+    isOpen,
+    look,
+    settle,
+    write,
+  };
 }

@@ -1,4 +1,4 @@
-import { watch } from 'vue';
+import { until } from '@vueuse/core';
 import { useTaken } from '../kept/takenStore.ts';
 import { startOffline } from './programVersion.ts';
 import { sparesData, whenQuiet } from './quiet.ts';
@@ -13,19 +13,9 @@ export async function bringProgram(loadPages: () => Promise<void>): Promise<void
   const worker = import.meta.env.PROD ? navigator.serviceWorker : undefined;
   if (worker?.controller) return startOffline();
   if (sparesData()) {
-    if (worker) await takenAlong();
-    else return;
+    if (!worker) return;
+    const taken = useTaken();
+    await until(() => taken.jobs.some(({ marked }) => marked)).toBe(true);
   } else await whenQuiet();
   await (worker ? startOffline() : loadPages());
-}
-
-function takenAlong(): Promise<void> {
-  const taken = useTaken();
-  return new Promise((done) => {
-    watch(
-      () => taken.jobs.some(({ marked }) => marked),
-      (some) => some && done(),
-      { immediate: true },
-    );
-  });
 }
