@@ -1,4 +1,4 @@
-import { computed, shallowRef } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import type { CodeValues } from '@brine/core/controllers/definitions';
 import { writingOf, type BusWriting } from '@brine/core/controllers/registers';
 import { valuesOf, type BusFound } from '../../shared/bus/foundOverBus.ts';
@@ -28,6 +28,9 @@ export function useWriteOverBus() {
     const codes = new Set(plan.value?.stood ?? []);
     return job.program.value.rows.filter(({ code, state }) => codes.has(code) && state !== 'keyed');
   });
+
+  // What was read stands in that device alone.
+  watch([on.line, on.device], () => (standing.value = null));
 
   async function look(): Promise<void> {
     standing.value = null;

@@ -86,10 +86,13 @@ const state = computed(() => {
           ><input v-model="sameKind" type="checkbox" data-test="like-kind" />It is what this one is:
           {{ kind }}</label
         >
+        <p v-if="saysNothing && !sameKind" class="hint">
+          Then it gets a program of its own, planned in a job of its own.
+        </p>
         <LineChoice :on="on">
           <AppButton
             :kind="standing ? 'quiet' : 'primary'"
-            :disabled="on.isBusy.value || taken !== null"
+            :disabled="on.isBusy.value || taken !== null || (saysNothing && !sameKind)"
             data-test="like-look"
             @click="look"
             >{{ standing ? 'Read again' : 'Read what stands there' }}</AppButton
@@ -105,7 +108,7 @@ const state = computed(() => {
           :written="written.written"
         />
         <WritePlan
-          v-else-if="!written && plan && standing && like.told.value && !taken"
+          v-else-if="!written && plan && standing && like.told.value && !taken && (sameKind || !saysNothing)"
           :control="job.replacement.value!"
           :plan="plan"
           :standing="standing"

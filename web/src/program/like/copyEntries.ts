@@ -19,8 +19,9 @@ export interface CopyToUnit {
   readonly standing: CodeValues;
   /** The job the program comes from, and its unit. */
   readonly from: { readonly job: string; readonly unit: string };
-  /** The job it goes into says already which control it is about. */
-  readonly isKnown: boolean;
+  /** The job it goes into says already which control is the new one, and which was there before. */
+  readonly hasNew: boolean;
+  readonly hasOld: boolean;
   /** What the unit is, where it is said to be of the same kind and its own job says nothing of that. */
   readonly answers: readonly EntryBody[];
 }
@@ -33,7 +34,8 @@ export function copyEntries({
   told,
   standing,
   from,
-  isKnown,
+  hasNew,
+  hasOld,
   answers,
 }: CopyToUnit): readonly EntryBody[] {
   const why = `copied from ${from.unit}`;
@@ -53,10 +55,12 @@ export function copyEntries({
   };
   return [
     ...answers,
-    ...(isKnown
+    ...(hasNew ? [] : [{ kind: 'control' as const, role: 'new' as const, definition: pin }]),
+    // A control that stays: what was read of it is what was found.
+    ...(hasNew || hasOld
       ? []
       : [
-          ...(['old', 'new'] as const).map((role) => ({ kind: 'control' as const, role, definition: pin })),
+          { kind: 'control' as const, role: 'old' as const, definition: pin },
           ...[...standing].map(([code, value]) => ({
             kind: 'found' as const,
             code,

@@ -24,6 +24,8 @@ interface Into {
   readonly seen: number;
   /** What it says of the control: the same, another, or nothing yet. */
   readonly control: { readonly family: string; readonly hash: string } | null;
+  /** It is about a control that was there before. */
+  readonly hasOld: boolean;
   /** What it says that the unit is; null: nothing yet. */
   readonly application: string | null;
 }
@@ -61,8 +63,15 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
         .map(({ id, seen, entries }) => {
           const state = fold(entries);
           const control = standingOf(state, 'control:new', 'control')?.definition ?? null;
+          const hasOld = Boolean(standingOf(state, 'control:old', 'control')?.definition);
           const application = standingOf(state, 'answer:application', 'answer')?.value;
-          return { id, seen, control, application: typeof application === 'string' ? application : null };
+          return {
+            id,
+            seen,
+            control,
+            hasOld,
+            application: typeof application === 'string' ? application : null,
+          };
         });
       into.value = jobs.find(({ control }) => control?.hash === pin.value?.hash) ?? jobs[0] ?? null;
     } catch (error) {
@@ -72,7 +81,7 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
 
   /** Why it cannot get this program: its open job is about another controller, or the unit is of another kind. */
   const unlike = computed(() => {
-    const { control, application } = into.value ?? { control: null, application: null };
+    const { control = null, application = null } = into.value ?? {};
     if (control && control.hash !== pin.value?.hash)
       return `is about another controller, or another version of it: ${control.family}`;
     const here = job.program.value.unit?.application;
@@ -97,6 +106,9 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
       : null,
   );
 
+  // What was read stands in that device alone.
+  watch([on.line, on.device], () => (standing.value = null));
+
   async function look(): Promise<void> {
     standing.value = null;
     written.value = null;
@@ -116,7 +128,7 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
     if (into.value) return into.value;
     const title = `${pin.value!.family} as in ${job.job.value!.unit.name}`;
     const made = await request('createJob', { body: { unitId: unit().id, title } });
-    into.value = { id: made.job.id, seen: 0, control: null, application: null };
+    into.value = { id: made.job.id, seen: 0, control: null, hasOld: false, application: null };
     return into.value;
   }
 
@@ -136,7 +148,8 @@ export function useLikeUnit(unit: () => Unit, like: LikeUnits) {
         told: like.told.value!,
         standing: standing.value!,
         from: { job: job.id, unit: job.job.value!.unit.name },
-        isKnown: target.control !== null,
+        hasNew: target.control !== null,
+        hasOld: target.hasOld,
         answers: answers.value,
       }),
       ...stoodEntries(stood, atUnit),
