@@ -24,6 +24,17 @@ async function atGateway(
   }
 }
 
+/** A frame with its CRC: the algorithm of Modbus over Serial Line V1.02, 6.2.2. */
+function framed(bytes: string): string {
+  let crc = 0xffff;
+  for (const byte of bytes.split(' ').map((hex) => Number.parseInt(hex, 16))) {
+    crc ^= byte;
+    for (let bit = 0; bit < 8; bit += 1) crc = crc & 1 ? (crc >> 1) ^ 0xa001 : crc >> 1;
+  }
+  const hex = (byte: number) => byte.toString(16).toUpperCase().padStart(2, '0');
+  return `${bytes} ${hex(crc & 0xff)} ${hex(crc >> 8)}`;
+}
+
 const failing = async (asked: Promise<unknown>): Promise<LineFailure> => {
   try {
     await asked;
@@ -76,6 +87,34 @@ describe('a line to a serial gateway', () => {
       },
       { answerMs: 150 },
     );
+  });
+
+  test('a second master on the line: answers that were for it are never taken for ours, and ours is asked for again', async () => {
+    // The published frames are the oracle of the check below.
+    expect(framed('11 03 00 6B 00 03')).toBe(READ[0]);
+    const foreign = [
+      // Of another device; of another function; of another length.
+      framed('12 03 06 FF FF FF FF FF FF'),
+      framed('11 04 06 FF FF FF FF FF FF'),
+      framed('11 03 02 FF FF'),
+      // Its question, heard by the gateway as well.
+      framed('11 03 00 00 00 01'),
+    ];
+    for (const heard of foreign) {
+      let times = 0;
+      await atGateway(
+        () => {
+          times += 1;
+          return times === 1 ? heard : READ[1];
+        },
+        async (line) => {
+          const words = await line.read(0x11, { function: 3, address: 0x6b, count: 3 });
+          expect([heard, words]).toEqual([heard, [0x022b, 0, 0x64]]);
+          expect(times).toBe(2);
+        },
+        { answerMs: 150 },
+      );
+    }
   });
 
   test('a write that gets no answer is sent once: whoever asked for it reads back', () =>
