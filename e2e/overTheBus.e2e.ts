@@ -22,6 +22,8 @@ interface Keyed {
   readonly value: string | number;
   readonly shown?: string;
   readonly atUnit?: string;
+  /** It was read, and not written. */
+  readonly stood?: boolean;
 }
 
 export const overTheBus: EndToEndTest = {
@@ -110,12 +112,15 @@ export const overTheBus: EndToEndTest = {
         expectHolds(await textOf(desk, byTest('became-refused')), locked, 'the locked one');
         await allSaved(desk);
 
-        const keyed = (
+        const settled = (
           await query(
             server.databaseUrl,
             `select body from entry where job_id = '${job}' and body->>'kind' = 'keyed' and body->>'over' = 'bus'`,
           )
         ).map(({ body }) => body as Keyed);
+        for (const { code, value } of settled.filter(({ stood }) => stood))
+          expectSame(device.memory.get(code), value, `${code} stood there already`);
+        const keyed = settled.filter(({ stood }) => !stood);
         expectSame(keyed.map(({ code }) => code).sort(), [...codes].sort(), 'every value has its entry');
         for (const { code, state, value, shown, atUnit } of keyed) {
           const isOpen = code === 't1' || code === locked;
