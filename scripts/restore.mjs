@@ -109,7 +109,14 @@ function swapIn(check) {
     before,
     `set local lock_timeout = '10s';
      alter schema public rename to before_restore;
-     create schema public;\n`,
+     create schema public;
+     -- What the indexes of words are made of comes along: a dump makes it only where it is not there.
+     do $words$
+     begin
+       if exists (select 1 from pg_extension where extname = 'pg_trgm') then
+         alter extension pg_trgm set schema public;
+       end if;
+     end $words$;\n`,
   );
   const known = knownMigrations()
     .map((name) => `'${name}'`)
