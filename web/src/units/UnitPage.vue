@@ -103,15 +103,14 @@ const overdue = (due: string) => due < today;
         <UnitLabel v-if="unit" :unit="unit" />
       </div>
       <p v-if="!loading && jobs.length === 0" class="mt-4">Nothing was done on this unit yet.</p>
-      <p v-if="unit && session.mayWrite" class="mt-3">
+      <p v-if="unit" class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1">
         <RouterLink
+          v-if="session.mayWrite"
           class="inline-flex min-h-9 items-center rounded-md border border-brine px-4 font-medium text-brine pointer-coarse:min-h-11"
           :to="{ path: '/today', query: { call: unit.id } }"
           data-test="new-job-here"
           >New job on it</RouterLink
         >
-      </p>
-      <p v-if="unit">
         <RouterLink
           class="link inline-flex min-h-9 items-center pointer-coarse:min-h-11"
           :to="`/units/${unit.id}/beside`"
