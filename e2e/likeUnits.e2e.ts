@@ -96,7 +96,7 @@ export const likeUnits: EndToEndTest = {
         expectHolds(await textOf(page, byTest('like-taken')), 'Right counter', 'whose device that is');
         await choose(page, byTest('bus-line'), 'West wall');
         await fill(page, byTest('bus-device'), '8');
-        await click(page, byTest('like-look'));
+        await click(page, byTest('bus-look'));
         await page.waitForSelector(byTest('bus-plan'));
         const codes = await page.$$eval(`${byTest('bus-plan')} li code`, (cells) =>
           cells.map((cell) => cell.textContent!.trim()),

@@ -8,6 +8,14 @@ import type { ProgramRow } from '@brine/core/record/job';
 const reader = useDisplay();
 const props = defineProps<{ row: ProgramRow; display: DisplayState; current: boolean; mayWrite: boolean }>();
 const emit = defineEmits<{ choose: []; tick: [] }>();
+/** What nobody keyed, in words. */
+const busWords = {
+  written: { said: 'written over the bus', below: 'Written over the bus and read back.' },
+  stood: {
+    said: 'stood there already, read over the bus',
+    below: 'Read over the bus: it stood there already.',
+  },
+} as const;
 const mark = computed(
   () =>
     ({ open: props.row.undecided ? '?' : '', keyed: '✓', showsElse: '≠', skipped: '–', byPreset: 'P' })[
@@ -18,12 +26,7 @@ const said = computed(
   () =>
     ({
       open: props.row.undecided ? 'not decided' : 'not keyed in',
-      keyed:
-        props.row.overBus === 'stood'
-          ? 'stood there already, read over the bus'
-          : props.row.overBus
-            ? 'written over the bus'
-            : 'keyed in',
+      keyed: props.row.overBus ? busWords[props.row.overBus].said : 'keyed in',
       showsElse: `shows ${props.row.shown ?? ''}`,
       skipped: 'skipped',
       byPreset: 'set by the preset',
@@ -42,10 +45,7 @@ const box = computed(
 const below = computed(() => {
   if (props.row.state === 'showsElse') return `The display showed ${props.row.shown}.`;
   if (props.row.state === 'skipped') return `Skipped: ${props.row.why || 'no reason given'}.`;
-  if (props.row.overBus && !props.current)
-    return props.row.overBus === 'stood'
-      ? 'Read over the bus: it stood there already.'
-      : 'Written over the bus and read back.';
+  if (props.row.overBus && !props.current) return busWords[props.row.overBus].below;
   return props.current
     ? reader.words(props.row.reason ?? props.row.note)
     : props.row.undecided

@@ -1,3 +1,3 @@
 export { copyOf, type ProgramCopy } from './copyOf.ts';
-export { ownToUnit, type OwnReason } from './ownToUnit.ts';
+export { ownToUnit, ownWords, type OwnReason } from './ownToUnit.ts';
 export { sideBySide, type BesideCell, type BesideControl, type BesideRow } from './sideBySide.ts';

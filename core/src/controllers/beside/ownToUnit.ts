@@ -4,6 +4,14 @@ import { settingsOf, type Parameter } from '../definitions/index.ts';
 /** Why a code holds something of one unit alone, so that another unit of the same kind keeps its own. */
 export type OwnReason = 'probe' | 'address' | 'fitted' | 'notKnown';
 
+/** The reasons in words, as they stand beside a code. */
+export const ownWords: Readonly<Record<OwnReason, string>> = {
+  probe: 'what its probe is off by',
+  address: 'its own address on the line',
+  fitted: 'what is fitted there',
+  notKnown: 'nobody wrote down what it sets',
+};
+
 /** What a probe was found to be off by: it belongs to that probe. */
 const ofProbe: ReadonlySet<SettingId> = new Set([
   'probes.airOffset',

@@ -198,3 +198,29 @@ test('a learned box is told once, though it stands in every job of the unit, and
   expect(words.filter((line) => line === 'Own box forgotten')).toHaveLength(1);
   expect(words).toContain('later.csv held against the prediction: 1 of 2 figures otherwise');
 });
+
+test('what went over a bus is counted apart from what somebody keyed', () => {
+  const keyed = (code: string, more: object = {}) =>
+    ({ kind: 'keyed', code, state: 'keyed', value: 1, ...more }) as EntryBody;
+  const over = { over: 'bus', atUnit: 'Una' };
+  const { lines } = unitHistory([
+    job('bus', '2026-03-18T09:00:00.000Z', [
+      keyed('1'),
+      keyed('2', over),
+      keyed('3', over),
+      keyed('4', { ...over, stood: true }),
+      keyed('5', { ...over, state: 'showsElse', shown: '2' }),
+    ]),
+  ]);
+  expect(
+    lines
+      .map(({ words }) => words)
+      .filter((words) => /code/.test(words))
+      .sort(),
+  ).toEqual([
+    '1 code keyed in',
+    '1 code not taken over the bus',
+    '1 code read over the bus, as planned',
+    '2 codes written over the bus',
+  ]);
+});

@@ -265,7 +265,7 @@ interface PlacedLine {
 }
 
 function linesOf(job: HistoryJob): readonly PlacedLine[] {
-  const counts = new Map<string, { n: number; entry: AcceptedEntry; kind: EntryBody['kind'] }>();
+  const counts = new Map<string, { n: number; entry: AcceptedEntry; as: CountedAs }>();
   const lines: PlacedLine[] = [
     {
       received: job.createdAt,
@@ -290,19 +290,20 @@ function linesOf(job: HistoryJob): readonly PlacedLine[] {
       });
     else {
       // What comes by the dozen is told once a day for each who did it.
-      const key = `${body.kind} ${at.slice(0, 10)} ${entry.author}`;
-      counts.set(key, { n: (counts.get(key)?.n ?? 0) + 1, entry, kind: body.kind });
+      const as = countedAs(body);
+      const key = `${as} ${at.slice(0, 10)} ${entry.author}`;
+      counts.set(key, { n: (counts.get(key)?.n ?? 0) + 1, entry, as });
     }
   }
-  for (const { n, entry, kind } of counts.values()) {
-    const plural = countWords[kind];
+  for (const { n, entry, as } of counts.values()) {
+    const plural = countWords[as];
     if (plural)
       lines.push({
         received: receiptOf(entry),
         line: {
           at: typedAt(entry),
           job: job.id,
-          kind,
+          kind: entry.body.kind,
           words: `${n} ${n === 1 ? plural[0] : plural[1]}`,
           ...whoWrote(entry),
         },
@@ -317,9 +318,19 @@ const offset = (value: number | null) => (value === null ? '?' : printNumber(val
 const whoWrote = ({ foreign, author }: AcceptedEntry) =>
   foreign ? { by: null, foreign: foreign.author } : { by: author, foreign: null };
 
-const countWords: Readonly<Partial<Record<EntryBody['kind'], readonly [string, string]>>> = {
+/** What is counted together: a kind of entry; what went over a bus apart from what somebody keyed. */
+type CountedAs = EntryBody['kind'] | 'written' | 'stood' | 'notTaken';
+function countedAs(body: EntryBody): CountedAs {
+  if (body.kind !== 'keyed' || body.over !== 'bus') return body.kind;
+  return body.state !== 'keyed' ? 'notTaken' : body.stood ? 'stood' : 'written';
+}
+
+const countWords: Readonly<Partial<Record<CountedAs, readonly [string, string]>>> = {
   found: ['value read from the old control', 'values read from the old control'],
   keyed: ['code keyed in', 'codes keyed in'],
+  written: ['code written over the bus', 'codes written over the bus'],
+  stood: ['code read over the bus, as planned', 'codes read over the bus, as planned'],
+  notTaken: ['code not taken over the bus', 'codes not taken over the bus'],
   reading: ['meter reading', 'meter readings'],
   wired: ['wire done', 'wires done'],
   foundWire: ['wire traced', 'wires traced'],

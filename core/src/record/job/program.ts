@@ -245,7 +245,8 @@ function rowOf(
     state: current?.state ?? (byItself ? 'byPreset' : 'open'),
     shown: current?.shown ?? null,
     why: current?.why ?? null,
-    overBus: current?.over !== 'bus' ? null : current.stood ? 'stood' : 'written',
+    overBus:
+      current?.over !== 'bus' || current.state !== 'keyed' ? null : current.stood ? 'stood' : 'written',
   };
 }
 

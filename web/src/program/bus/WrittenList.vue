@@ -6,13 +6,13 @@ import {
   type DisplayState,
 } from '@brine/core/controllers/definitions';
 import { printShown } from '@brine/core/record/handover';
-import type { BusWritten } from '../../shared/bus/useBusWriting.ts';
+import { stillOpen, type BusWritten } from '../../shared/bus/useBusWriting.ts';
 
 /** What became of values that were written over a bus, one by one. */
 const props = defineProps<{
   control: ControllerDefinition;
   told: DisplayState;
-  written: BusWritten['written'];
+  written: BusWritten;
 }>();
 const words = {
   written: '✓ written and read back',
@@ -21,7 +21,8 @@ const words = {
   notKnown: '! not known what stands there.',
   notWritten: '! not written.',
 } as const;
-const open = computed(() => props.written.filter(({ is }) => is !== 'written').length);
+const all = computed(() => props.written.written);
+const open = computed(() => stillOpen(props.written));
 const shows = (code: string, value: string | number) => {
   const parameter = parameterOf(props.control, code);
   return parameter ? printShown(parameter, value, props.told) : value;
@@ -31,12 +32,12 @@ const shows = (code: string, value: string | number) => {
 <template>
   <div>
     <p role="status" data-test="bus-written">
-      {{ written.length - open }} of {{ written.length }} written and read back.
+      {{ all.length - open }} of {{ all.length }} written and read back.
       <template v-if="open > 0">{{ open }} {{ open === 1 ? 'stays' : 'stay' }} open.</template>
     </p>
     <ul class="mt-2 flex flex-col">
       <li
-        v-for="one in written"
+        v-for="one in all"
         :key="one.code"
         class="grid grid-cols-[4rem_minmax(0,1fr)] gap-x-2 border-b border-hairline py-1"
         :data-test="`became-${one.is}`"

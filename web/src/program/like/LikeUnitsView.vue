@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { OwnReason } from '@brine/core/controllers/beside';
+import { ownWords } from '@brine/core/controllers/beside';
 import { parameterOf } from '@brine/core/controllers/definitions';
 import { useJob } from '../../shared/job/useJob.ts';
 import FormProblem from '../../shared/ui/FormProblem.vue';
@@ -11,12 +11,6 @@ import { useLikeUnits } from './useLikeUnits.ts';
 const job = useJob();
 const like = useLikeUnits();
 const { units, problem, also, copy, undecided } = like;
-const reasons: Readonly<Record<OwnReason, string>> = {
-  probe: 'what its probe is off by',
-  address: 'its own address on the line; never copied',
-  fitted: 'what is fitted there',
-  notKnown: 'nobody wrote down what it sets',
-};
 const left = computed(() =>
   copy.value.left.map((one) => ({
     ...one,
@@ -45,7 +39,9 @@ const left = computed(() =>
         >
           <code class="w-14 font-mono font-semibold">{{ one.code }}</code>
           <span class="min-w-40 flex-1">{{ one.name }}</span>
-          <span class="text-soft">{{ reasons[one.why] }}</span>
+          <span class="text-soft"
+            >{{ ownWords[one.why] }}{{ one.why === 'address' ? '; never copied' : '' }}</span
+          >
           <label v-if="one.mayCopy" class="flex items-center gap-2 pointer-coarse:min-h-11"
             ><input v-model="also" type="checkbox" :value="one.code" />copy it all the same</label
           >

@@ -2,7 +2,6 @@ import { computed } from 'vue';
 import { request } from '../api/client.ts';
 import { useJob } from '../job/useJob.ts';
 import type { BusFound } from './foundOverBus.ts';
-import { useBusWriting, type BusWish } from './useBusWriting.ts';
 import { useLines } from './useLines.ts';
 
 /** How a control is followed: a look each second, for half a day. */
@@ -15,7 +14,6 @@ export function useBusLine() {
     computed(() => job.job.value?.unit.siteId ?? null),
     computed(() => job.job.value?.unit.id ?? ''),
   );
-  const writing = useBusWriting(on);
 
   /** Reads all values of the control that a definition describes. */
   const read = (definition: string) =>
@@ -28,12 +26,5 @@ export function useBusLine() {
       request('startBusFollow', { params: { id: job.id }, body: { ...at, definition, ...FOLLOWED } }),
     );
 
-  return {
-    ...on,
-    read,
-    follow,
-    write: (wish: BusWish) => writing.write(job.id, wish),
-    resume: () => writing.resume(job.id),
-    settled: () => writing.settled(job.id),
-  };
+  return { ...on, read, follow };
 }

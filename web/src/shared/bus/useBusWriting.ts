@@ -10,6 +10,10 @@ export interface BusWritten {
   readonly written: readonly BusBecame[];
 }
 
+/** How many of them do not stand as they were to. */
+export const stillOpen = ({ written }: BusWritten): number =>
+  written.filter(({ is }) => is !== 'written').length;
+
 /** What became of one of them: see `writeValues` of the bus. */
 export interface BusBecame {
   readonly code: string;

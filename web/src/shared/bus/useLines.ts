@@ -8,6 +8,10 @@ const ASK_MS = 400;
 /** So often more where a piece of work was stopped and still tells what it did. */
 const LATE = 25;
 
+/** Which device on which line a person chose under each name (a unit, or what else is read), on this device. */
+export const useChosenDevices = () =>
+  useLocalStorage<Record<string, { line: string; device: number }>>('brine.bus', {});
+
 /**
  * The open lines of a site, which of them and which device on it, and what is under way there.
  *
@@ -17,8 +21,7 @@ const LATE = 25;
 export function useLines(site: Ref<string | null>, name: Ref<string>) {
   const lines = shallowRef<readonly BusLine[] | null>(null);
   const problem = ref<string | null>(null);
-  /** What was chosen under each name before. */
-  const chosen = useLocalStorage<Record<string, { line: string; device: number }>>('brine.bus', {});
+  const chosen = useChosenDevices();
   const line = ref('');
   const device = ref(1);
   const work = shallowRef<Work | null>(null);

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import {
+  ownWords,
   sideBySide,
   type BesideCell,
   type BesideControl,
   type BesideRow,
-  type OwnReason,
 } from '@brine/core/controllers/beside';
 import { settingOf } from '@brine/core/foundation/settings';
 import { printShown } from '@brine/core/record/handover';
@@ -24,20 +24,14 @@ const count = (is: BesideRow['is']) => rows.value.filter((row) => row.is === is)
 const shown = computed(() => (all.value ? rows.value : rows.value.filter(({ is }) => is !== 'same')));
 /** Different controllers: the codes are not the same ones, so they stand beside their values. */
 const twoKinds = computed(() => props.left.definition.id !== props.right.definition.id);
-const own: Readonly<Record<OwnReason, string>> = {
-  probe: 'of its own probe',
-  address: 'its own address',
-  fitted: 'what is fitted there',
-  notKnown: '',
-};
 const marks = { same: '=', differs: '≠', oneSided: '?' } as const;
 const said = { same: 'the same', differs: 'differs', oneSided: 'known of one alone' } as const;
-const parameterOf = ({ left, right }: BesideRow) =>
+const parameterIn = ({ left, right }: BesideRow) =>
   [left, right].map((cell) => (cell && 'parameter' in cell ? cell.parameter : null)).find((one) => one);
 const meaning = (row: BesideRow) =>
-  row.setting && (twoKinds.value || !parameterOf(row)?.name)
+  row.setting && (twoKinds.value || !parameterIn(row)?.name)
     ? settingOf(row.setting).label
-    : (parameterOf(row)?.name ?? '');
+    : (parameterIn(row)?.name ?? '');
 const code = (cell: BesideCell | null) => (cell && 'parameter' in cell ? cell.parameter.code : '');
 function value(row: BesideRow, cell: BesideCell | null) {
   if (!cell) return '–';
@@ -76,7 +70,7 @@ const keyOf = (row: BesideRow) => `${row.setting ?? ''} ${code(row.left)} ${code
           <td v-if="!twoKinds" class="font-mono font-semibold">{{ code(row.left) || code(row.right) }}</td>
           <td>
             {{ meaning(row) }}
-            <span v-if="row.own && own[row.own]" class="hint block">{{ own[row.own] }}</span>
+            <span v-if="row.own" class="hint block">{{ ownWords[row.own] }}</span>
           </td>
           <td class="text-right font-mono" :data-label="names[0]">
             <span v-if="twoKinds && code(row.left)" class="text-soft">{{ code(row.left) }}&nbsp;&nbsp;</span

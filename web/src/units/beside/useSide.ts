@@ -2,7 +2,7 @@ import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import type { Unit } from '@brine/contract/routes';
 import type { BesideControl } from '@brine/core/controllers/beside';
 import { messageOf, request } from '../../shared/api/client.ts';
-import { valuesOf, type BusFound } from '../../shared/bus/foundOverBus.ts';
+import { readUnit, valuesOf, type BusFound } from '../../shared/bus/foundOverBus.ts';
 import { useLines } from '../../shared/bus/useLines.ts';
 import { inItNow } from '../../shared/inUnit/inItNow.ts';
 import { jobsOfUnit, type NamedJob } from '../../shared/inUnit/jobsOfUnit.ts';
@@ -58,9 +58,7 @@ export function useSide(id: Ref<string>) {
 
   async function look(): Promise<void> {
     const definition = hash.value;
-    const found = await on.run<BusFound>((at) =>
-      request('startUnitRead', { params: { id: id.value }, body: { ...at, definition } }),
-    );
+    const found = await readUnit(on, id.value, definition);
     if (found) read.value = { hash: definition, found };
   }
 
