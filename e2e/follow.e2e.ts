@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
-import type { Page } from 'puppeteer-core';
-import { readDefinition, type CodeValues } from '@brine/core/controllers/definitions';
+import type { CodeValues } from '@brine/core/controllers/definitions';
 import { noLineTroubles, noTroubles, StandInDevice } from '@brine/core/practice/standIn';
 import { serve, type Serving } from '@brine/bus/standIn';
-import { allSaved, byTest, choose, click, clickText, fill, seeText, signIn, textOf } from './support/acts.ts';
+import { allSaved, byTest, choose, click, clickText, fill, signIn, textOf } from './support/acts.ts';
+import { enterLine, openLines } from './support/lines.ts';
+import { skerryDx } from './support/skerryDx.ts';
 import { newPage } from './support/browser.ts';
 import { ownFreezer } from './support/cabinet.ts';
 import { query } from './support/database.ts';
@@ -11,25 +11,13 @@ import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
-const read = readDefinition(
-  JSON.parse(readFileSync(new URL('../demo/controllers/skerry-dx.controller.json', import.meta.url), 'utf8')),
-);
-if ('faults' in read) throw new Error(read.faults[0]!.message);
-const control = read.definition;
+const control = skerryDx;
 /** Drain and fan delay as they are set by hand here, s: short, since they are waited for. */
 const [DRAIN, FAN_DELAY] = [30, 20];
 const MOST_HOURS = 30;
 
 const served = (device: StandInDevice) =>
   serve(device, { host: '127.0.0.1', port: 0, unit: 7, speed: 1, line: noLineTroubles });
-
-async function enter(lead: Page, name: string, port: number): Promise<void> {
-  await fill(lead, byTest('line-name'), name);
-  await fill(lead, byTest('line-host'), '127.0.0.1');
-  await fill(lead, byTest('line-port'), String(port));
-  await click(lead, byTest('line-enter'));
-  await seeText(lead, name);
-}
 
 /** The first defrost of a unit that is set so, as a run of its own does it: seconds from the start to its beginning, its end, the compressor and the fans. */
 function firstDefrost(memory: CodeValues): Readonly<Record<'begins' | 'ends' | 'cools' | 'blows', number>> {
@@ -61,9 +49,8 @@ export const followed: EndToEndTest = {
         open.push(await served(first));
         const lead = await newPage(await browser.createBrowserContext());
         await signIn(lead, server.base, 'lena', PASSWORD);
-        await lead.goto(`${server.base}/units?search=Own quay`, { waitUntil: 'networkidle0' });
-        await click(lead, byTest('site-lines'));
-        await enter(lead, 'First', open[0]!.port);
+        await openLines(lead, server.base, 'Own quay');
+        await enterLine(lead, 'First', open[0]!.port);
 
         // The plan is written into the control, with a drain and a fan delay that are short enough to be waited for.
         const page = await newPage(browser);
@@ -93,7 +80,7 @@ export const followed: EndToEndTest = {
         device.pass(begins - 12);
         const serving = await served(device);
         open.push(serving);
-        await enter(lead, 'Second', serving.port);
+        await enterLine(lead, 'Second', serving.port);
 
         await page.goto(`${server.base}/jobs/${job}/prove/follow`, { waitUntil: 'networkidle0' });
         await choose(page, byTest('bus-line'), 'Second');

@@ -1,38 +1,39 @@
 import type { Page } from 'puppeteer-core';
-import { allSaved, byTest, choose, click, clickText, fill, seeText, signIn, textOf } from './support/acts.ts';
+import { noLineTroubles, noTroubles, StandInDevice } from '@brine/core/practice/standIn';
+import { serve } from '@brine/bus/standIn';
+import {
+  allSaved,
+  askServer,
+  byTest,
+  choose,
+  click,
+  clickText,
+  fill,
+  seeText,
+  signIn,
+  textOf,
+} from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { query } from './support/database.ts';
-import { enterLine, ownDevice, ownOnTheWire } from './support/ownBus.ts';
+import { enterLine, openLines } from './support/lines.ts';
+import { ownDevice, ownOnTheWire } from './support/ownBus.ts';
+import { skerryDx } from './support/skerryDx.ts';
 import { onStage } from './support/stage.ts';
 import { openJobOn, ownUnit, PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
 type Body = Readonly<Record<string, unknown>> & { readonly kind: string; readonly code?: string };
 
-/** What the server answers the page. */
-const ask = <Answer>(page: Page, path: string, body?: object): Promise<Answer> =>
-  page.evaluate(
-    async (to, sent) =>
-      (
-        await fetch(to, {
-          ...(sent !== null && { method: 'POST', body: sent }),
-          headers: { 'content-type': 'application/json' },
-        })
-      ).json(),
-    `/api/${path}`,
-    body ? JSON.stringify(body) : null,
-  );
-
-/** Another unit where the first stands, and the definition in the library. */
-async function prepare(page: Page): Promise<readonly [string, string]> {
-  const { units } = await ask<{ units: { id: string; siteId: string }[] }>(page, 'units?search=LIKE-1');
-  const wanted = { name: 'Left counter', tag: 'LIKE-2', plate: 'R-290 230 V' };
-  const { unit } = await ask<{ unit: { id: string } }>(page, 'units', {
-    siteId: units[0]!.siteId,
-    ...wanted,
-  });
-  await ask(page, 'controllers', { definition: ownOnTheWire });
-  return [units[0]!.id, unit.id];
+/** Two more units where the first stands, and the definition in the library; the ids of the three. */
+async function prepare(page: Page): Promise<readonly [string, string, string]> {
+  const { units } = await askServer<{ units: { id: string; siteId: string }[] }>(page, 'units?search=LIKE-1');
+  const { id, siteId } = units[0]!;
+  const add = async (name: string, tag: string) =>
+    (await askServer<{ unit: { id: string } }>(page, 'units', { siteId, name, tag, plate: 'R-290 230 V' }))
+      .unit.id;
+  const others = [await add('Left counter', 'LIKE-2'), await add('Odd one', 'LIKE-3')] as const;
+  await askServer(page, 'controllers', { definition: ownOnTheWire });
+  return [id, ...others];
 }
 
 async function confirmAndWrite(page: Page, who: string): Promise<void> {
@@ -46,7 +47,8 @@ export const likeUnits: EndToEndTest = {
   name: 'the same in like units: a control that nobody prepared is planned and written; its neighbour gets the same over its own line, keeps what its probe is off by, and both stand side by side',
   run: () =>
     onStage(async ({ server, browser }) => {
-      const [first, second] = await Promise.all([
+      const odd = new StandInDevice(skerryDx, new Map(), noTroubles);
+      const [first, second, third] = await Promise.all([
         ownDevice([['co1', 6.5]], 3),
         ownDevice(
           [
@@ -55,16 +57,19 @@ export const likeUnits: EndToEndTest = {
           ],
           8,
         ),
+        serve(odd, { host: '127.0.0.1', port: 0, unit: 5, speed: 1, line: noLineTroubles }),
       ]);
       try {
         const page = await newPage(browser);
         await signIn(page, server.base, 'tess', PASSWORD);
         await ownUnit(page, 'Own arcade', { name: 'Right counter', tag: 'LIKE-1', plate: 'R-290 230 V' });
-        const [one, other] = await prepare(page);
+        const [one, other, oddOne] = await prepare(page);
         const lead = await newPage(await browser.createBrowserContext());
         await signIn(lead, server.base, 'lena', PASSWORD);
-        await enterLine(lead, server.base, 'Own arcade', 'East wall', first.serving.port);
-        await enterLine(lead, server.base, 'Own arcade', 'West wall', second.serving.port);
+        await openLines(lead, server.base, 'Own arcade');
+        await enterLine(lead, 'East wall', first.serving.port);
+        await enterLine(lead, 'West wall', second.serving.port);
+        await enterLine(lead, 'North wall', third.port);
 
         const job = await openJobOn(page, server.base, 'LIKE-1', 'New counters');
         await choose(page, '#question-application-field', 'Reach-in refrigerator');
@@ -162,8 +167,25 @@ export const likeUnits: EndToEndTest = {
           rows.map((row) => row.textContent!.replace(/\s+/g, ' ').trim().slice(0, 3)),
         );
         expectSame(differing, ['co2', 'co8'], 'what differs');
+
+        // Another controller, in a unit without a job: setting by setting, each with its own code.
+        await page.goto(`${server.base}/units/${one}/beside?with=${oddOne}`, { waitUntil: 'networkidle0' });
+        await seeText(page, 'Nobody wrote down yet');
+        await click(page, `${byTest('side-right')} ${byTest('side-open')}`);
+        await choose(page, `${byTest('side-right')} ${byTest('side-control')}`, 'Skerry DX');
+        await choose(page, `${byTest('side-right')} ${byTest('bus-line')}`, 'North wall');
+        await fill(page, `${byTest('side-right')} ${byTest('bus-device')}`, '5');
+        await click(page, `${byTest('side-right')} ${byTest('side-read')}`);
+        await seeText(page, `${odd.memory.size} values, read now`);
+        await page.waitForSelector(byTest('beside-table'));
+        const setPoint = await page.$$eval(`${byTest('beside-table')} tbody tr`, (rows) =>
+          rows
+            .map((row) => row.textContent!.replace(/\s+/g, ' '))
+            .find((row) => row.includes('Set point') && row.includes('co1')),
+        );
+        expectHolds(setPoint ?? '', 't1', 'the code of each for the set point');
       } finally {
-        await Promise.all([first.serving.close(), second.serving.close()]);
+        await Promise.all([first.serving.close(), second.serving.close(), third.close()]);
       }
     }),
 };

@@ -1,21 +1,17 @@
 import { spawn } from 'node:child_process';
-import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { readDefinition } from '@brine/core/controllers/definitions';
 import { noLineTroubles, noTroubles, StandInDevice } from '@brine/core/practice/standIn';
 import { serve } from '@brine/bus/standIn';
 import { byTest, choose, click, fill, seeText, signIn, textOf } from './support/acts.ts';
+import { enterLine, openLines } from './support/lines.ts';
+import { skerryDx } from './support/skerryDx.ts';
 import { newPage } from './support/browser.ts';
 import { ownFreezer } from './support/cabinet.ts';
 import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
-const read = readDefinition(
-  JSON.parse(readFileSync(new URL('../demo/controllers/skerry-dx.controller.json', import.meta.url), 'utf8')),
-);
-if ('faults' in read) throw new Error(read.faults[0]!.message);
-const control = read.definition;
+const control = skerryDx;
 const root = fileURLToPath(new URL('..', import.meta.url));
 
 export const linkOnSite: EndToEndTest = {
@@ -34,8 +30,7 @@ export const linkOnSite: EndToEndTest = {
       const job = await ownFreezer(stage, true, 'Skerry DX');
       const lead = await newPage(browser);
       await signIn(lead, server.base, 'lena', PASSWORD);
-      await lead.goto(`${server.base}/units?search=Own quay`, { waitUntil: 'networkidle0' });
-      await click(lead, byTest('site-lines'));
+      await openLines(lead, server.base, 'Own quay');
       await click(lead, `${byTest('links')} summary`);
       await fill(lead, byTest('link-name'), 'Una’s laptop');
       await click(lead, byTest('link-make'));
@@ -47,12 +42,7 @@ export const linkOnSite: EndToEndTest = {
       laptop.stderr.on('data', (part: Buffer) => said.push(part.toString()));
       const over = new Promise<number | null>((done) => laptop.once('exit', done));
       try {
-        await fill(lead, byTest('line-name'), 'Behind the wall');
-        await fill(lead, byTest('line-host'), '127.0.0.1');
-        await fill(lead, byTest('line-port'), String(serving.port));
-        await choose(lead, byTest('line-link'), 'Una’s laptop');
-        await click(lead, byTest('line-enter'));
-        await lead.waitForSelector(byTest('line-row'));
+        await enterLine(lead, 'Behind the wall', serving.port, 'Una’s laptop');
         expectHolds(await textOf(lead, byTest('line-row')), 'by Una’s laptop', 'who calls it');
 
         const desk = await newPage(await browser.createBrowserContext());

@@ -1,8 +1,8 @@
-import { readFileSync } from 'node:fs';
 import { noLineTroubles, noTroubles, StandInDevice } from '@brine/core/practice/standIn';
-import { readDefinition } from '@brine/core/controllers/definitions';
 import { serve } from '@brine/bus/standIn';
 import { allSaved, byTest, choose, click, fill, seeText, signIn, textOf } from './support/acts.ts';
+import { enterLine, openLines } from './support/lines.ts';
+import { skerryDx } from './support/skerryDx.ts';
 import { newPage } from './support/browser.ts';
 import { ownFreezer } from './support/cabinet.ts';
 import { query } from './support/database.ts';
@@ -10,11 +10,7 @@ import { onStage } from './support/stage.ts';
 import { PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
 
-const read = readDefinition(
-  JSON.parse(readFileSync(new URL('../demo/controllers/skerry-dx.controller.json', import.meta.url), 'utf8')),
-);
-if ('faults' in read) throw new Error(read.faults[0]!.message);
-const control = read.definition;
+const control = skerryDx;
 
 interface Keyed {
   readonly code: string;
@@ -45,16 +41,13 @@ export const overTheBus: EndToEndTest = {
         const job = await ownFreezer(stage, true, 'Skerry DX');
         const lead = await newPage(await browser.createBrowserContext());
         await signIn(lead, server.base, 'lena', PASSWORD);
-        await lead.goto(`${server.base}/units?search=Own quay`, { waitUntil: 'networkidle0' });
-        await click(lead, byTest('site-lines'));
+        await openLines(lead, server.base, 'Own quay');
         await fill(lead, byTest('line-name'), 'Plant room');
         await fill(lead, byTest('line-host'), 'not an address');
         await fill(lead, byTest('line-port'), String(serving.port));
         await click(lead, byTest('line-enter'));
         await seeText(lead, 'host: expected an address such as');
-        await fill(lead, byTest('line-host'), '127.0.0.1');
-        await click(lead, byTest('line-enter'));
-        await lead.waitForSelector(byTest('line-row'));
+        await enterLine(lead, 'Plant room', serving.port);
 
         const desk = await newPage(await browser.createBrowserContext());
         await signIn(desk, server.base, 'tess', PASSWORD);

@@ -3,7 +3,8 @@ import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import { allSaved, byTest, choose, click, fill, findOne, seeText, signIn, textOf } from './support/acts.ts';
 import { newPage } from './support/browser.ts';
 import { query } from './support/database.ts';
-import { enterLine, ownBooklet, ownDevice, ownOnTheWire } from './support/ownBus.ts';
+import { enterLine, openLines } from './support/lines.ts';
+import { ownBooklet, ownDevice, ownOnTheWire } from './support/ownBus.ts';
 import { onStage } from './support/stage.ts';
 import { openJobOn, ownUnit, PASSWORD } from './support/steps.ts';
 import { expectHolds, expectSame, type EndToEndTest } from './support/suite.ts';
@@ -46,7 +47,8 @@ export const ownRegisters: EndToEndTest = {
         await ownUnit(page, 'Own quay', { name: 'Own counter', tag: 'OWN-3', plate: 'R-290 230 V' });
         const lead = await newPage(await browser.createBrowserContext());
         await signIn(lead, server.base, 'lena', PASSWORD);
-        await enterLine(lead, server.base, 'Own quay', 'Shop floor', serving.port);
+        await openLines(lead, server.base, 'Own quay');
+        await enterLine(lead, 'Shop floor', serving.port);
 
         await page.goto(`${server.base}/controls/write`, { waitUntil: 'networkidle0' });
         await pasteTable(page, ownBooklet);

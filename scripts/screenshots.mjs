@@ -1,28 +1,4 @@
 // Takes the pictures of docs/screenshots/ anew, from the demo data only: `npm run screenshots`.
-import { rmSync } from 'node:fs';
-import { ensureBuilt } from './lib/build.mjs';
-import { ensureChromium } from './lib/chromium.mjs';
-import { ensurePackages } from './lib/npm.mjs';
-import { startCluster, throwAwayFolder } from './lib/postgres.mjs';
-import { root } from './lib/project.mjs';
-import { run } from './lib/run.mjs';
-import { orFail } from './lib/say.mjs';
+import { playOnPages } from './lib/onPages.mjs';
 
-await orFail(ensurePackages);
-const chromium = await orFail(ensureChromium);
-await orFail(ensureBuilt);
-const folder = throwAwayFolder('screenshots');
-const cluster = await orFail(() => startCluster(folder));
-try {
-  run(
-    process.execPath,
-    ['--import', 'tsx', '--conditions=brine-src', 'e2e/screenshots.ts', ...process.argv.slice(2)],
-    {
-      cwd: root,
-      env: { ...chromium.env, BRINE_TEST_DATABASE_URL: cluster.url, BRINE_CHROMIUM: chromium.program },
-    },
-  );
-} finally {
-  cluster.stop();
-  rmSync(folder, { recursive: true, force: true });
-}
+await playOnPages('e2e/screenshots.ts', ...process.argv.slice(2));

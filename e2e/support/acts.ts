@@ -178,14 +178,26 @@ export async function textOf(page: Page, selector: string): Promise<string> {
   return page.$eval(selector, (node) => (node as HTMLElement).innerText);
 }
 
+/** What the server answers the page that asks: with a body it is told something, else asked. */
+export const askServer = <Answer>(page: Page, path: string, body?: object): Promise<Answer> =>
+  page.evaluate(
+    async (to, sent) =>
+      (
+        await fetch(to, {
+          ...(sent !== null && { method: 'POST', body: sent }),
+          headers: { 'content-type': 'application/json' },
+        })
+      ).json(),
+    `/api/${path}`,
+    body ? JSON.stringify(body) : null,
+  );
+
 /** The id of the one demo job whose title holds the words. */
 export async function demoJob(page: Page, words: string): Promise<string> {
-  const ids = await page.evaluate(async (search) => {
-    const { jobs } = (await (await fetch(`/api/jobs?search=${encodeURIComponent(search)}`)).json()) as {
-      jobs: { id: string }[];
-    };
-    return jobs.map((job) => job.id);
-  }, words);
-  if (ids.length !== 1) throw new Error(`“${words}” finds ${ids.length} jobs, not one`);
-  return ids[0]!;
+  const { jobs } = await askServer<{ jobs: { id: string }[] }>(
+    page,
+    `jobs?search=${encodeURIComponent(words)}`,
+  );
+  if (jobs.length !== 1) throw new Error(`“${words}” finds ${jobs.length} jobs, not one`);
+  return jobs[0]!.id;
 }

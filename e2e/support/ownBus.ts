@@ -1,9 +1,7 @@
-import type { Page } from 'puppeteer-core';
 import { noLineTroubles, noTroubles, StandInDevice } from '@brine/core/practice/standIn';
 import type { ControllerDefinition, Register } from '@brine/core/controllers/definitions';
 import { panelFrom, panelPatterns } from '@brine/core/controllers/suggest';
 import { serve } from '@brine/bus/standIn';
-import { byTest, click, fill } from './acts.ts';
 import { realControl } from './writer.ts';
 
 /** The booklet of a control that nobody prepared. */
@@ -48,26 +46,4 @@ export async function ownDevice(values: readonly (readonly [string, number])[], 
   const device = new StandInDevice(ownOnTheWire, new Map(values), noTroubles);
   const serving = await serve(device, { host: '127.0.0.1', port: 0, unit, speed: 1, line: noLineTroubles });
   return { device, serving };
-}
-
-/** A lead enters a line of a site. */
-export async function enterLine(
-  lead: Page,
-  base: string,
-  site: string,
-  name: string,
-  port: number,
-): Promise<void> {
-  await lead.goto(`${base}/units?search=${encodeURIComponent(site)}`, { waitUntil: 'networkidle0' });
-  await click(lead, byTest('site-lines'));
-  await fill(lead, byTest('line-name'), name);
-  await fill(lead, byTest('line-host'), '127.0.0.1');
-  await fill(lead, byTest('line-port'), String(port));
-  await click(lead, byTest('line-enter'));
-  await lead.waitForFunction(
-    (at, words) => [...document.querySelectorAll(at)].some((row) => row.textContent?.includes(words)),
-    {},
-    byTest('line-row'),
-    name,
-  );
 }

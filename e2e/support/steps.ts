@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { byTest, choose, click, fill, findOne, seeText, signIn } from './acts.ts';
+import { askServer, byTest, choose, click, fill, findOne, seeText, signIn } from './acts.ts';
 
 export const PASSWORD = 'salt-and-ice';
 
@@ -55,21 +55,9 @@ export async function foundValue(page: Page, code: string): Promise<string> {
 /** Signs in as the technician of the demo; the id of its freezer's job. */
 export async function fishStoreJob(page: Page, base: string): Promise<string> {
   await signIn(page, base, 'tess', PASSWORD);
-  return page.evaluate(
-    async () => (await (await fetch('/api/jobs?search=fish%20store')).json()).jobs[0].id as string,
-  );
+  const { jobs } = await askServer<{ jobs: { id: string }[] }>(page, 'jobs?search=fish%20store');
+  return jobs[0]!.id;
 }
-
-/** Asks the server as the page does. */
-const make = (page: Page, path: string, body: object) =>
-  page.evaluate(
-    async (to, sent) =>
-      (
-        await fetch(to, { method: 'POST', headers: { 'content-type': 'application/json' }, body: sent })
-      ).json() as Promise<{ site: { id: string } }>,
-    `/api/${path}`,
-    JSON.stringify(body),
-  );
 
 /** A site and a unit of one's own. */
 export async function ownUnit(
@@ -77,6 +65,6 @@ export async function ownUnit(
   place: string,
   unit: { readonly name: string; readonly tag: string; readonly plate: string },
 ): Promise<void> {
-  const { site } = await make(page, 'sites', { name: place, place: '' });
-  await make(page, 'units', { siteId: site.id, ...unit });
+  const { site } = await askServer<{ site: { id: string } }>(page, 'sites', { name: place, place: '' });
+  await askServer(page, 'units', { siteId: site.id, ...unit });
 }

@@ -1,7 +1,7 @@
 /** A condition of SQL with the values for its question marks. */
 export interface Condition {
   readonly sql: string;
-  readonly values: readonly string[];
+  readonly values: readonly unknown[];
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Job as JobView, JobOrder, JobState, JobSummary } from '@brine/contract/routes';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { idsOf, insert } from '../database/insert.ts';
-import { holds } from '../database/search.ts';
+import { holds, type Condition } from '../database/search.ts';
 import { jobEntity, type Job } from './job.entity.ts';
 
 /** Which jobs are looked for. */
@@ -17,8 +17,8 @@ export interface JobWish {
   readonly limit: number;
 }
 
-/** Somebody has it, and whatever is open was answered for. */
-const FINISHED = `coalesce(jsonb_typeof(summary->'handedOver') = 'object' and (summary->>'unanswered')::int = 0, false)`;
+/** Somebody has it, and whatever is open was answered for. Indexes are found by the same words (Migration0020, and its test). */
+export const FINISHED = `coalesce(jsonb_typeof(summary->'handedOver') = 'object' and (summary->>'unanswered')::int = 0, false)`;
 
 const inState: Readonly<Record<Exclude<JobState, 'all'>, string>> = {
   open: `not (${FINISHED})`,
@@ -35,7 +35,6 @@ const sortedBy: Readonly<Record<JobOrder, string>> = {
 
 /** Of so many jobs that hold a text each is named; of more, each is looked at in turn. */
 const FEW = 2000;
-type Condition = readonly [string, readonly unknown[]];
 
 /**
  * That a job holds a text: in its title, or in its unit or the site of that. What few jobs hold is found by the indexes of words; for what many hold these are longer over it than a look at
@@ -52,8 +51,8 @@ async function heldBy(em: EntityManager, text: string): Promise<Condition> {
     [...values, FEW + 1],
   );
   return few.length <= FEW
-    ? ['j.id = any(?::uuid[])', [`{${idsOf(few).join(',')}}`]]
-    : [`(${title.sql} or j.unit_id in (${units}))`, values];
+    ? { sql: 'j.id = any(?::uuid[])', values: [`{${idsOf(few).join(',')}}`] }
+    : { sql: `(${title.sql} or j.unit_id in (${units}))`, values };
 }
 
 export function jobRepository(em: EntityManager) {
@@ -71,14 +70,14 @@ export function jobRepository(em: EntityManager) {
     async search(wish: JobWish): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
       const { text, unitId, archived, state, order, personId, today, offset, limit } = wish;
       const conditions: readonly Condition[] = [
-        [`j.archived_at is ${archived ? 'not ' : ''}null`, []],
-        ...(unitId === null ? [] : [['j.unit_id = ?', [unitId]] as const]),
-        ...(personId === null ? [] : [['j.assigned_to = ?', [personId]] as const]),
-        ...(state === 'all' ? [] : [[inState[state], state === 'late' ? [today] : []] as const]),
+        { sql: `j.archived_at is ${archived ? 'not ' : ''}null`, values: [] },
+        ...(unitId === null ? [] : [{ sql: 'j.unit_id = ?', values: [unitId] }]),
+        ...(personId === null ? [] : [{ sql: 'j.assigned_to = ?', values: [personId] }]),
+        ...(state === 'all' ? [] : [{ sql: inState[state], values: state === 'late' ? [today] : [] }]),
         ...(text === '' ? [] : [await heldBy(em, text)]),
       ];
-      const where = `where ${conditions.map(([sql]) => sql).join(' and ')}`;
-      const values = conditions.flatMap(([, parameters]) => [...parameters]);
+      const where = `where ${conditions.map(({ sql }) => sql).join(' and ')}`;
+      const values = conditions.flatMap((condition) => condition.values);
       const places =
         order === 'site' ? 'join unit u on u.id = j.unit_id join site s on s.id = u.site_id' : '';
       // Two statements: a page is found by its order, and counting needs none.
@@ -114,7 +113,6 @@ export function jobRepository(em: EntityManager) {
       );
       return rows.map(({ view }) => view);
     },
-    /** Jobs of a unit, newest first. */
     /** The jobs of the unit of a job, archived ones left out, each locked; one order for all, so that two do not wait for each other. */
     async lockOfOneUnit(id: string): Promise<readonly Job[]> {
       const rows = await em.execute<{ id: string }[]>(
@@ -124,6 +122,7 @@ export function jobRepository(em: EntityManager) {
       );
       return em.find(jobEntity, { id: { $in: rows.map((row) => row.id) } }, { refresh: true });
     },
+    /** Jobs of a unit, newest first. */
     ofUnit: (unitId: string) => em.find(jobEntity, { unitId }, { orderBy: { createdAt: 'desc' } }),
     /** Jobs of a unit by their ids: those in use first, then those in the archive, each newest first. */
     async idsOfUnit(unitId: string): Promise<readonly string[]> {

@@ -1,7 +1,8 @@
 import { until } from '@vueuse/core';
 import { useTaken } from '../kept/takenStore.ts';
 import { startOffline } from './programVersion.ts';
-import { sparesData, whenQuiet } from './quiet.ts';
+import { whenQuiet } from './quiet.ts';
+import { sparesData } from './sparesData.ts';
 
 const AGAIN_MS = 30_000;
 

@@ -1,6 +1,6 @@
 import { afterEach, expect, jest, test } from '@jest/globals';
 import { asRequest } from '../api/underWay.ts';
-import { sparesData, whenQuiet } from './quiet.ts';
+import { whenQuiet } from './quiet.ts';
 
 afterEach(() => jest.useRealTimers());
 
@@ -27,11 +27,4 @@ test('a request that failed is over as well', async () => {
   void whenQuiet().then(() => (quiet = true));
   await jest.advanceTimersByTimeAsync(4000);
   expect(quiet).toBe(true);
-});
-
-test('data are spared where the browser says so, and only there', () => {
-  expect(sparesData()).toBe(false);
-  Object.defineProperty(navigator, 'connection', { value: { saveData: true }, configurable: true });
-  expect(sparesData()).toBe(true);
-  Reflect.deleteProperty(navigator, 'connection');
 });

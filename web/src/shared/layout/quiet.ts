@@ -17,7 +17,3 @@ export async function whenQuiet(): Promise<void> {
     else done();
   });
 }
-
-/** Whether the person told the browser to spare data. */
-export const sparesData = (): boolean =>
-  (navigator as { connection?: { saveData?: boolean } }).connection?.saveData === true;

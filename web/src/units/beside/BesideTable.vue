@@ -20,8 +20,11 @@ const props = defineProps<{
 const display = useDisplay();
 const all = ref(false);
 const rows = computed(() => sideBySide(props.left, props.right));
-const count = (is: BesideRow['is']) => rows.value.filter((row) => row.is === is).length;
-const shown = computed(() => (all.value ? rows.value : rows.value.filter(({ is }) => is !== 'same')));
+const only = (is: BesideRow['is']) => rows.value.filter((row) => row.is === is);
+const shown = computed(() => {
+  if (all.value) return rows.value;
+  return [...only('differs'), ...only('oneSided')];
+});
 /** Different controllers: the codes are not the same ones, so they stand beside their values. */
 const twoKinds = computed(() => props.left.definition.id !== props.right.definition.id);
 const marks = { same: '=', differs: '≠', oneSided: '?' } as const;
@@ -47,8 +50,8 @@ const keyOf = (row: BesideRow) => `${row.setting ?? ''} ${code(row.left)} ${code
   <div data-test="beside-table">
     <div class="flex flex-wrap items-center gap-x-5 gap-y-1">
       <p role="status" data-test="beside-count">
-        <strong class="font-semibold">{{ count('differs') }} differ</strong>, {{ count('oneSided') }} known of
-        one alone, {{ count('same') }} the same.
+        <strong class="font-semibold">{{ only('differs').length }} differ</strong>,
+        {{ only('oneSided').length }} known of one alone, {{ only('same').length }} the same.
       </p>
       <label class="flex min-h-9 items-center gap-2 pointer-coarse:min-h-11"
         ><input v-model="all" type="checkbox" data-test="beside-all" />Show what is the same as well</label

@@ -1,0 +1,46 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { startHarness, type Harness } from '../../testing/harness.ts';
+import { FINISHED } from '../jobs/job.repository.ts';
+import { holds } from './search.ts';
+
+// An index with a condition or of an expression is used only where a query says the very same: these say it as the repositories do.
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await startHarness();
+});
+afterAll(() => harness.stop());
+
+/** How PostgreSQL would go about a query where reading every row is what it does last. */
+async function planOf(query: string, values: readonly unknown[] = []): Promise<string> {
+  return harness.orm.em.fork().transactional(async (em) => {
+    await em.execute('set local enable_seqscan = off');
+    const rows = await em.execute<Record<string, string>[]>(`explain ${query}`, [...values]);
+    return rows.map((row) => Object.values(row)[0]).join('\n');
+  });
+}
+
+const words = holds(['name', 'tag', 'plate'], 'walk-in');
+const place = holds(['name', 'place', 'customer', 'contact'], 'alley');
+const phone = holds(['name', 'place', 'customer', 'contact'], '0555 123', 'phone');
+
+test.each([
+  ['job_newest', 'select id from job where archived_at is null order by created_at desc, id limit 9', []],
+  ['job_unfinished', `select count(*) from job where archived_at is null and not (${FINISHED})`, []],
+  [
+    'job_handed_over',
+    `select id from job where archived_at is null and ${FINISHED} and summary->'handedOver'->>'at' >= ?`,
+    ['2026-01-01'],
+  ],
+  [
+    'job_due',
+    `select id from job where archived_at is null and ${FINISHED} and least(summary->'followUp'->>'due', summary->>'calibrationDue') <= ?`,
+    ['2026-01-01'],
+  ],
+  ['job_words', `select id from job where ${holds(['title'], 'too warm').sql}`, ['%too warm%']],
+  ['unit_words', `select id from unit where ${words.sql}`, words.values],
+  ['site_words', `select id from site where ${place.sql}`, place.values],
+  ['site_digits', `select id from site where ${phone.sql}`, phone.values],
+])('%s is used', async (index, query, values) => {
+  expect(await planOf(query, values)).toContain(index);
+});
