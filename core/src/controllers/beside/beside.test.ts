@@ -12,7 +12,7 @@ import {
   type Parameter,
 } from '../definitions/index.ts';
 import { translate } from '../translate/index.ts';
-import { copyOf, ownToUnit, sideBySide, type BesideRow } from './index.ts';
+import { copyOf, isSameControl, ownToUnit, sideBySide, type BesideRow } from './index.ts';
 
 const all = [...families.values()];
 const standing = (definition: ControllerDefinition, given: readonly (readonly [string, CodeValue])[] = []) =>
@@ -100,6 +100,16 @@ describe('two controllers', () => {
         }
       }
     expect(exact).toBeGreaterThan(2000);
+  });
+
+  test('another version of the same controller is another one: its codes may mean something else', () => {
+    const definition = family('skerry-dx');
+    const left = { definition, values: standing(definition) };
+    const right = { ...left, definition: { ...definition, version: 'newer' } };
+    expect([isSameControl(left, left), isSameControl(left, right)]).toEqual([true, false]);
+    const rows = sideBySide(left, right);
+    expect(rows.every(({ setting }) => setting !== null)).toBe(true);
+    expect(rows.filter(({ is }) => is !== 'same')).toEqual([]);
   });
 
   test('what one has built in stands beside a code of the other; a setting of one alone is one-sided', () => {

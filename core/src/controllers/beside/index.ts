@@ -1,3 +1,9 @@
 export { copyOf, type ProgramCopy } from './copyOf.ts';
-export { ownToUnit, ownWords, type OwnReason } from './ownToUnit.ts';
-export { sideBySide, type BesideCell, type BesideControl, type BesideRow } from './sideBySide.ts';
+export { ownToUnit, ownWords } from './ownToUnit.ts';
+export {
+  isSameControl,
+  sideBySide,
+  type BesideCell,
+  type BesideControl,
+  type BesideRow,
+} from './sideBySide.ts';

@@ -45,14 +45,16 @@ interface Meant {
   readonly half: number;
 }
 
+/** Whether both are one controller in one version: their codes mean the same. */
+export const isSameControl = (left: BesideControl, right: BesideControl): boolean =>
+  left.definition.id === right.definition.id && left.definition.version === right.definition.version;
+
 /**
  * Two controls side by side. The same controller: code by code in the order of its menu. Two different ones: setting by setting, in the order of the left menu, then of the right one. Numbers
  * are compared by what they mean: −18 °C and 0 °F are the same as far as displays with whole degrees can tell, which is half a step of the coarser one.
  */
 export function sideBySide(left: BesideControl, right: BesideControl): readonly BesideRow[] {
-  const same =
-    left.definition.id === right.definition.id && left.definition.version === right.definition.version;
-  return same ? byCode(left, right) : bySetting(left, right);
+  return isSameControl(left, right) ? byCode(left, right) : bySetting(left, right);
 }
 
 function byCode(left: BesideControl, right: BesideControl): readonly BesideRow[] {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import {
+  isSameControl,
   ownWords,
   sideBySide,
   type BesideCell,
@@ -26,7 +27,7 @@ const shown = computed(() => {
   return [...only('differs'), ...only('oneSided')];
 });
 /** Different controllers: the codes are not the same ones, so they stand beside their values. */
-const twoKinds = computed(() => props.left.definition.id !== props.right.definition.id);
+const twoKinds = computed(() => !isSameControl(props.left, props.right));
 const marks = { same: '=', differs: '≠', oneSided: '?' } as const;
 const said = { same: 'the same', differs: 'differs', oneSided: 'known of one alone' } as const;
 const parameterIn = ({ left, right }: BesideRow) =>
