@@ -101,7 +101,7 @@ async function land(text: string, rowCount: number, alone: number): Promise<void
       'and landed in PostgreSQL by COPY',
       `${(took / alone).toFixed(1).padStart(7)} × papaparse alone (${Math.round(took)} ms, ${n} rows in 12 partitions)`,
     );
-    await orm.close();
+    await database.close();
   } finally {
     cluster.stop();
     rmSync(folder, { recursive: true, force: true });

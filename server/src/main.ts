@@ -28,7 +28,7 @@ const log = pino({ level: config.logLevel, base: null, redact: ['req.headers.coo
 const orm = await openOrm(config.databaseUrl);
 await migrate(orm).catch(refused);
 const means: Means = {
-  database: databaseOn(orm),
+  database: databaseOn(orm, log),
   now: () => new Date(),
   config,
   log,
@@ -83,7 +83,7 @@ async function stop(signal: string): Promise<void> {
   await queue.close();
   await summaries.close();
   await means.threads.close();
-  await orm.close(true);
+  await means.database.close();
   process.exit(0);
 }
 

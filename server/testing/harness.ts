@@ -161,7 +161,7 @@ export async function startHarness(
     async stop() {
       await services.queue.close();
       await services.threads.close();
-      await orm.close(true);
+      await database.close();
       await runSql(admin, `drop database if exists "${name}" with (force)`);
     },
   };

@@ -60,14 +60,15 @@ export const listQuery = object({
   archived: boolean().typeError('archived: expected true or false').default(false),
 });
 
-/** Which page of a list, 0 the first. */
-export const page = (size: number) =>
-  number()
-    .typeError('page: expected a number')
-    .integer('page: expected a whole number')
-    .min(0, 'page: expected 0 or more')
-    .max(MAX_INTEGER / size, 'page: too far')
-    .default(0);
+/** Names of a site and a unit and a tag, each letter of four bytes, written as base64. */
+const LONGEST_CURSOR = 4000;
+
+/** Where a page of a list starts: what the page before told as `next`; absent for the first. */
+export const after = () =>
+  string()
+    .optional()
+    .max(LONGEST_CURSOR, 'after: expected what the page before told as next')
+    .matches(/^[\w-]+$/, 'after: expected what the page before told as next');
 
 /** The id a browser gave itself. */
 export const device = () =>

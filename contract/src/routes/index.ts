@@ -8,7 +8,8 @@ export { type EntryResult, type JobOrder, JOBS_A_PAGE, type JobState } from './j
 export { type ProgressLine } from './practice.ts';
 export { type Review, type UnitJudged } from './reviews.ts';
 export { BODY_LIMIT, type Access, type AnswerOf, type RouteContract } from './route.ts';
-export { PLACES_A_PAGE } from './sites.ts';
+export { PLACES_A_PAGE, SITES_A_PAGE } from './sites.ts';
+export { UNITS_A_PAGE } from './units.ts';
 export { type SharedPage } from './shares.ts';
 export { busWorkKinds, type Work, type WorkKind } from './work.ts';
 export {

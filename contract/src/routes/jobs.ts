@@ -1,5 +1,6 @@
 import { array, boolean, mixed, object, string, type InferType } from 'yup';
 import {
+  after,
   day,
   freeText,
   idParams,
@@ -7,7 +8,6 @@ import {
   LONGEST_NAME,
   LONGEST_PHONE,
   name,
-  page,
   sequence,
   uuid,
   version,
@@ -16,7 +16,7 @@ import {
 import { LONGEST_PLATE, LONGEST_TAG, LONGEST_TITLE } from '../files/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
-import { count, entryPage, job, list, said } from './views.ts';
+import { count, entryPage, job, list, next, said } from './views.ts';
 
 /** Most entries in one post. */
 export const MAX_ENTRIES = 200;
@@ -63,10 +63,11 @@ export const jobRoutes = {
       person: uuid('person').optional(),
       /** The day where the reader is: late is what was planned before it. */
       today: day().optional().default(undefined),
-      page: page(JOBS_A_PAGE),
+      after: after(),
     }),
     answer: object({
       jobs: list(job),
+      next: next(),
       /** How many there are on all pages. */
       total: count(),
     }),

@@ -1,22 +1,24 @@
 import { boolean, object } from 'yup';
 import {
+  after,
   freeText,
   idParams,
   listQuery,
   LONGEST_NAME,
   LONGEST_PHONE,
   name,
-  page,
   version,
 } from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
-import { count, list, site, unit } from './views.ts';
+import { count, list, next, site, unit } from './views.ts';
 
 const answersSite = object({ site: site.required() });
 
 /** Sites with their units that one answer lists. */
 export const PLACES_A_PAGE = 100;
+/** Sites alone that one answer lists. */
+export const SITES_A_PAGE = 200;
 
 export const siteRoutes = {
   places: contract({
@@ -24,21 +26,27 @@ export const siteRoutes = {
     summary:
       'Sites with their units, by the name, place, customer, contact or number of the site, or by a unit; in order of name, a page at a time',
     access: 'viewer',
-    query: listQuery.shape({ page: page(PLACES_A_PAGE) }),
+    query: listQuery.shape({ after: after() }),
     answer: object({
       sites: list(site),
       /** Of these sites: all of one that was found by itself, else those that were found. */
       units: list(unit),
+      next: next(),
       /** How many sites there are on all pages. */
       total: count(),
     }),
   }),
   sites: contract({
     ...paths.sites,
-    summary: 'Sites by name or place',
+    summary: 'Sites by name, place, customer, contact or number; in order of name, a page at a time',
     access: 'viewer',
-    query: listQuery,
-    answer: object({ sites: list(site) }),
+    query: listQuery.shape({ after: after() }),
+    answer: object({
+      sites: list(site),
+      next: next(),
+      /** How many there are on all pages. */
+      total: count(),
+    }),
   }),
   site: contract({
     ...paths.site,

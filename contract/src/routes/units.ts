@@ -1,19 +1,27 @@
 import { boolean, object } from 'yup';
-import { freeText, idParams, listQuery, name, uuid, version } from '../fields/index.ts';
+import { after, freeText, idParams, listQuery, name, uuid, version } from '../fields/index.ts';
 import { LONGEST_PLATE, LONGEST_TAG } from '../files/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
-import { list, unit } from './views.ts';
+import { count, list, next, unit } from './views.ts';
+
+/** Units that one answer lists. */
+export const UNITS_A_PAGE = 200;
 
 const answersUnit = object({ unit: unit.required() });
 
 export const unitRoutes = {
   units: contract({
     ...paths.units,
-    summary: 'Units by name, tag or plate, of one site or all',
+    summary: 'Units by name, tag or plate, of one site or all; by tag and name, a page at a time',
     access: 'viewer',
-    query: listQuery.shape({ site: uuid('site').optional() }),
-    answer: object({ units: list(unit) }),
+    query: listQuery.shape({ site: uuid('site').optional(), after: after() }),
+    answer: object({
+      units: list(unit),
+      next: next(),
+      /** How many there are on all pages. */
+      total: count(),
+    }),
   }),
   unit: contract({
     ...paths.unit,

@@ -25,6 +25,8 @@ export const sentence = () =>
   mixed<Sentence>((value): value is Sentence => typeof value === 'string' || Array.isArray(value)).defined();
 export const count = () => number().required();
 export const flag = () => boolean().required();
+/** Where the next page of a list starts; null after the last. */
+export const next = () => string().nullable().defined();
 export const list = <Item>(item: ISchema<Item, AnyObject>) => array<AnyObject, Item>(item).required();
 
 /** The signed-in person, as the page may know it. */

@@ -14,6 +14,9 @@ const TICKET_DAYS = 30;
 /** A session's last use is written at most this often. */
 const TOUCH_MS = 5 * 60_000;
 
+/** When a session ends that is used now. */
+const endOf = (now: Date): Date => new Date(now.getTime() + SESSION_DAYS * DAY_MS);
+
 /** A fresh session: the cookie's secret, the ticket for the device (none for viewers), and the person. */
 export interface SignInResult {
   readonly cookie: string;
@@ -83,7 +86,7 @@ export async function openSession(
     personId: person.id,
     createdAt: now,
     lastUsedAt: now,
-    expiresAt: new Date(now.getTime() + SESSION_DAYS * DAY_MS),
+    expiresAt: endOf(now),
   });
   return { cookie, ticket: await openTicket(repositories, person, device, now), person: signedIn(person) };
 }
@@ -96,22 +99,16 @@ export function signOut(services: Services, cookie: string | null): Promise<unkn
 }
 
 /** The person of a session cookie, or null. A disabled person has no session. */
-export function personOfSession(services: Services, caller: Caller): Promise<SignedIn | null> {
+export async function personOfSession(services: Services, caller: Caller): Promise<SignedIn | null> {
   const { cookie } = caller;
-  if (cookie === null) return Promise.resolve(null);
-  return services.database.transaction(async (repositories) => {
-    const now = services.now();
-    const session = await repositories.sessions.byHash(hashOf(cookie));
-    if (!session || session.expiresAt <= now) return null;
-    const person = await repositories.people.byId(session.personId);
-    if (!person || person.disabledAt !== null || (person.demo && !caller.mayBeDemo)) return null;
-    if (now.getTime() - session.lastUsedAt.getTime() > TOUCH_MS) {
-      session.lastUsedAt = now;
-      session.expiresAt = new Date(now.getTime() + SESSION_DAYS * DAY_MS);
-      await repositories.sessions.save();
-    }
-    return signedIn(person);
-  });
+  if (cookie === null) return null;
+  const { database, now } = services;
+  const hash = hashOf(cookie);
+  const session = await database.reads.sessions.open(hash, now());
+  if (!session || (session.demo && !caller.mayBeDemo)) return null;
+  if (now().getTime() - session.lastUsedAt.getTime() > TOUCH_MS)
+    await database.transaction(({ sessions }) => sessions.used(hash, now(), endOf(now())));
+  return signedIn(session);
 }
 
 /** A new ticket for a signed-in person's device; refused to viewers, who write nothing. */
@@ -170,6 +167,6 @@ export async function openTicket(
 }
 
 /** What others may know of a person. */
-export function signedIn(person: Person): SignedIn {
+export function signedIn(person: SignedIn): SignedIn {
   return { id: person.id, name: person.name, login: person.login, role: person.role, demo: person.demo };
 }

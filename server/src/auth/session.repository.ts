@@ -4,7 +4,9 @@ import { sessionEntity, type Session } from './session.entity.ts';
 
 export function sessionRepository(em: EntityManager) {
   return {
-    byHash: (hash: string) => em.findOne(sessionEntity, { hash }),
+    /** Keeps when a session was used last, and when it ends now. */
+    used: (hash: string, lastUsedAt: Date, expiresAt: Date) =>
+      em.nativeUpdate(sessionEntity, { hash }, { lastUsedAt, expiresAt }),
     create: (session: Session) => insert(em, sessionEntity, session),
     of: (personId: string, now: Date) =>
       em.find(sessionEntity, { personId, expiresAt: { $gt: now } }, { orderBy: { lastUsedAt: 'desc' } }),
@@ -14,6 +16,5 @@ export function sessionRepository(em: EntityManager) {
     end: (hash: string) => em.nativeDelete(sessionEntity, { hash }),
     endAllOf: (personId: string) => em.nativeDelete(sessionEntity, { personId }),
     endExpired: (now: Date) => em.nativeDelete(sessionEntity, { expiresAt: { $lt: now } }),
-    save: () => em.flush(),
   };
 }

@@ -1,4 +1,5 @@
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import type { Logger } from 'pino';
 import { attemptRepository } from '../auth/attempt.repository.ts';
 import { sessionRepository } from '../auth/session.repository.ts';
 import { ticketRepository } from '../auth/ticket.repository.ts';
@@ -21,6 +22,8 @@ import { shareRepository } from '../shares/share.repository.ts';
 import { siteRepository } from '../sites/site.repository.ts';
 import { unitRepository } from '../units/unit.repository.ts';
 import { workRepository } from '../work/work.repository.ts';
+import { openReader } from './reader.ts';
+import { readsOn, type Reads } from './reads.ts';
 
 /** Every repository on one connection. Only repositories know the ORM. */
 export function repositoriesOn(em: EntityManager) {
@@ -52,16 +55,21 @@ export function repositoriesOn(em: EntityManager) {
 
 export type Repositories = ReturnType<typeof repositoriesOn>;
 
-/** The store: a transaction a use case, and whether it takes writes. */
+/** The store: a transaction a use case that changes something, what is asked most without one, and whether it takes writes. */
 export interface Database {
+  readonly reads: Reads;
   transaction<Result>(work: (repositories: Repositories) => Promise<Result>): Promise<Result>;
   /** True where a write was made and kept. */
   takesWrites(): Promise<boolean>;
+  /** Lets go of every connection. */
+  close(): Promise<void>;
 }
 
 /** The database on an ORM. Each use case gets its own connection and identity map. */
-export function databaseOn(orm: MikroORM): Database {
+export function databaseOn(orm: MikroORM, log?: Logger): Database {
+  const reader = openReader(orm.config.getClientUrl(), log);
   return {
+    reads: readsOn(reader),
     transaction: (work) => orm.em.fork().transactional((em) => work(repositoriesOn(em))),
     takesWrites: async () => {
       try {
@@ -74,6 +82,10 @@ export function databaseOn(orm: MikroORM): Database {
       } catch {
         return false;
       }
+    },
+    async close() {
+      await reader.close();
+      await orm.close(true);
     },
   };
 }

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { startHarness, type Harness } from '../../testing/harness.ts';
-import { FINISHED } from '../jobs/job.repository.ts';
+import { FINISHED, sortedBy } from '../jobs/job.reads.ts';
+import { orderOf } from './cursor.ts';
 import { holds } from './search.ts';
 
 // An index with a condition or of an expression is used only where a query says the very same: these say it as the repositories do.
@@ -25,7 +26,23 @@ const place = holds(['name', 'place', 'customer', 'contact'], 'alley');
 const phone = holds(['name', 'place', 'customer', 'contact'], '0555 123', 'phone');
 
 test.each([
-  ['job_newest', 'select id from job where archived_at is null order by created_at desc, id limit 9', []],
+  [
+    'job_newest',
+    `select id from job j where archived_at is null order by ${orderOf(sortedBy.newest)} limit 9`,
+    [],
+  ],
+  [
+    'job_planned',
+    `select id from job j where archived_at is null order by ${orderOf(sortedBy.planned)} limit 9`,
+    [],
+  ],
+  ['unit_in_order', 'select id from unit where archived_at is null order by tag, name, id limit 9', []],
+  ['site_in_order', 'select id from site order by name, id limit 9', []],
+  [
+    'entry_learned',
+    `select body from entry where body ->> 'kind' = 'heldAgainst' order by received_at, sequence`,
+    [],
+  ],
   ['job_unfinished', `select count(*) from job where archived_at is null and not (${FINISHED})`, []],
   [
     'job_handed_over',

@@ -72,7 +72,7 @@ async function open(means: Means, createApp: (services: Services) => Pick<Hono, 
   };
   const orm = await openOrm(config.databaseUrl);
   await migrate(orm);
-  const own: Means = { ...means, config, database: databaseOn(orm) };
+  const own: Means = { ...means, config, database: databaseOn(orm, means.log) };
   await oneAtATime(orm, () => loadDemo(own));
   const queue = await startQueue(own);
   const summaries = startSummaries(own);
@@ -85,7 +85,7 @@ async function open(means: Means, createApp: (services: Services) => Pick<Hono, 
       await changes.close();
       await queue.close();
       await summaries.close();
-      await orm.close(true);
+      await own.database.close();
     },
   };
 }

@@ -6,7 +6,7 @@ import type { Means, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { materialOf } from '../jobs/jobMaterial.ts';
 import { mustFindJob, unplanned } from '../jobs/jobs.service.ts';
-import { mustFindUnit, viewsOf } from '../units/units.service.ts';
+import { unitView } from '../units/units.service.ts';
 import type { JobApart } from './import.task.ts';
 
 /** A table of a job by its name, as the bytes of its file. */
@@ -57,7 +57,7 @@ function gathered(services: Services, jobId: string) {
 
 async function gatheredIn(repositories: Repositories, jobId: string) {
   const job = await mustFindJob(repositories, jobId);
-  const unit = (await viewsOf(repositories, [await mustFindUnit(repositories, job.unitId)]))[0]!;
+  const unit = await unitView(repositories, job.unitId);
   return { job, unit, material: await materialOf(repositories, jobId, unit.name) };
 }
 
@@ -105,29 +105,31 @@ async function unitFor(
   services: Services,
   head: JobApart['head'],
 ): Promise<string> {
-  const sites = await repositories.sites.search(head.site.name, false, 50);
-  const site =
-    sites.find((s) => s.name === head.site.name) ??
-    (await repositories.sites.create({
-      id: randomUUID(),
-      name: head.site.name,
-      place: head.site.place,
-      note: '',
-      customer: '',
-      contact: '',
-      phone: '',
-      archivedAt: null,
-      createdAt: services.now(),
-    }));
-  const units = await repositories.units.search(head.unit.name, site.id, false, 50);
-  const unit =
-    units.find((u) => u.name === head.unit.name && u.tag === head.unit.tag) ??
-    (await repositories.units.create({
-      id: randomUUID(),
-      siteId: site.id,
-      ...head.unit,
-      archivedAt: null,
-      createdAt: services.now(),
-    }));
-  return unit.id;
+  const siteId =
+    (await repositories.sites.named(head.site.name)) ??
+    (
+      await repositories.sites.create({
+        id: randomUUID(),
+        name: head.site.name,
+        place: head.site.place,
+        note: '',
+        customer: '',
+        contact: '',
+        phone: '',
+        archivedAt: null,
+        createdAt: services.now(),
+      })
+    ).id;
+  return (
+    (await repositories.units.named(siteId, head.unit.name, head.unit.tag)) ??
+    (
+      await repositories.units.create({
+        id: randomUUID(),
+        siteId,
+        ...head.unit,
+        archivedAt: null,
+        createdAt: services.now(),
+      })
+    ).id
+  );
 }

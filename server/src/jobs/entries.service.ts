@@ -1,16 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
 import { sentEntryProblem, type SentEntry } from '@brine/contract/entries';
-import type { EntryPage, EntryResult } from '@brine/contract/routes';
-import type { AcceptedEntry } from '@brine/core/record/entries';
+import type { EntryResult } from '@brine/contract/routes';
 import type { Author } from '../auth/auth.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Means, Services } from '../http/context.ts';
 import { AppError, asAppError, type ErrorCode } from '../http/errors.ts';
-import { namesOf } from '../people/people.service.ts';
+import { Written, writtenAnswer } from '../http/written.ts';
 import { isShared, shareOut } from './carryOver.ts';
 import type { StoredEntry } from './entry.entity.ts';
 import type { Job } from './job.entity.ts';
-import { mustFindJob } from './jobs.service.ts';
 
 const PAGE = 1000;
 
@@ -119,18 +117,14 @@ function storedOf(
   };
 }
 
-export function readEntries(services: Services, jobId: string, after: number): Promise<EntryPage> {
-  return services.database.transaction(async (repositories) => {
-    await mustFindJob(repositories, jobId);
-    const stored = await repositories.entries.after(jobId, after, PAGE);
-    return {
-      entries: stored.map(acceptedOf),
-      names: await namesOf(
-        repositories,
-        stored.map((e) => e.authorId),
-      ),
-      more: stored.length === PAGE,
-    };
+/** The entries of a job after a sequence, with the names of their authors, and whether there are more. */
+export async function readEntries(services: Services, jobId: string, after: number): Promise<Response> {
+  const page = await services.database.reads.entries.textAfter(jobId, after, PAGE);
+  if (!page) throw new AppError('notFound', 'No such job');
+  return writtenAnswer({
+    entries: new Written(page.entries),
+    names: new Written(page.names),
+    more: page.count === PAGE,
   });
 }
 
@@ -167,21 +161,4 @@ function sameOrRefuse(twin: StoredEntry, authorId: string, sent: SentEntry): Sto
 
 function refused(id: string, code: ErrorCode, message: string): EntryResult {
   return { id, status: 'refused', code, message };
-}
-
-/** A stored row as the stream carries it. */
-export function acceptedOf(row: StoredEntry): AcceptedEntry {
-  return {
-    id: row.id,
-    job: row.jobId,
-    sequence: row.sequence,
-    device: row.device,
-    deviceSequence: row.deviceSequence,
-    deviceTime: row.deviceTime,
-    seen: row.seen,
-    author: row.authorId,
-    body: row.body,
-    receivedAt: row.receivedAt.toISOString(),
-    ...(row.foreignFrom && { foreign: row.foreignFrom }),
-  };
 }

@@ -37,17 +37,11 @@ export function entryRepository(em: EntityManager) {
     byId: (id: string) => em.findOne(entryEntity, { id }),
     byDevice: (jobId: string, device: string, deviceSequence: number) =>
       em.findOne(entryEntity, { jobId, device, deviceSequence }),
-    after: (jobId: string, sequence: number, limit: number) =>
-      em.find(entryEntity, { jobId, sequence: { $gt: sequence } }, { orderBy: { sequence: 'asc' }, limit }),
     /** Where a family stands now, by the latest word of each job on its old and its new control; newest job first. */
     async usesOf(definitionId: string, limit: number): Promise<readonly ControlPlace[]> {
       return em.execute<ControlPlace[]>(
         `select u.name as unit, u.tag, s.name as site, j.id as job, j.title, c.role, c.version, c.hash
-           from (select distinct on (job_id, body ->> 'role') job_id, body ->> 'role' as role,
-                        body -> 'definition' ->> 'id' as definition_id, body -> 'definition' ->> 'version' as version,
-                        body -> 'definition' ->> 'hash' as hash
-                   from entry where body ->> 'kind' = 'control'
-                  order by job_id, body ->> 'role', sequence desc) c
+           from control_in_use c
            join job j on j.id = c.job_id join unit u on u.id = j.unit_id join site s on s.id = u.site_id
           where c.definition_id = ? order by j.created_at desc, c.role limit ?`,
         [definitionId, limit],

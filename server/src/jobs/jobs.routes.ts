@@ -11,7 +11,7 @@ export const jobRoutes = [
   serve(api.newCall, async (input) => ({
     job: await takeCall(input.services, personOf(input), input.body),
   })),
-  serve(api.job, async ({ services, params }) => ({ job: await readJob(services, params.id) })),
+  serve(api.job, ({ services, params }) => readJob(services, params.id)),
   serve(api.createJob, async (input) => ({
     job: await createJob(input.services, personOf(input), input.body),
   })),

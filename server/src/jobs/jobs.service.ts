@@ -3,12 +3,13 @@ import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
+import { Written, writtenAnswer } from '../http/written.ts';
 import { mustFindUnit } from '../units/units.service.ts';
 import { carryOver } from './carryOver.ts';
 import type { Job } from './job.entity.ts';
 
-/** Jobs that are looked for, a page of them, and how many there are. */
-export function listJobs(
+/** Jobs that are looked for, a page of them, where the next one starts, and how many there are. */
+export async function listJobs(
   services: Services,
   wish: {
     readonly search: string;
@@ -18,27 +19,28 @@ export function listJobs(
     readonly order: JobOrder;
     readonly person?: string | undefined;
     readonly today?: string | null | undefined;
-    readonly page: number;
+    readonly after?: string | undefined;
   },
-): Promise<{ readonly jobs: readonly JobView[]; readonly total: number }> {
-  return services.database.transaction(async (repositories) => {
-    const { ids, total } = await repositories.jobs.search({
-      text: wish.search,
-      unitId: wish.unit ?? null,
-      archived: wish.archived,
-      state: wish.state,
-      order: wish.order,
-      personId: wish.person ?? null,
-      today: wish.today ?? services.now().toISOString().slice(0, 10),
-      offset: wish.page * JOBS_A_PAGE,
-      limit: JOBS_A_PAGE,
-    });
-    return { jobs: await repositories.jobs.views(ids), total };
+): Promise<Response> {
+  const { jobs } = services.database.reads;
+  const { ids, next, total } = await jobs.search({
+    text: wish.search,
+    unitId: wish.unit ?? null,
+    archived: wish.archived,
+    state: wish.state,
+    order: wish.order,
+    personId: wish.person ?? null,
+    today: wish.today ?? services.now().toISOString().slice(0, 10),
+    after: wish.after ?? null,
+    limit: JOBS_A_PAGE,
   });
+  return writtenAnswer({ jobs: new Written(await jobs.viewsText(ids)), next, total });
 }
 
-export function readJob(services: Services, id: string): Promise<JobView> {
-  return services.database.transaction((repositories) => jobView(repositories, id));
+export async function readJob(services: Services, id: string): Promise<Response> {
+  const view = await services.database.reads.jobs.viewText(id);
+  if (view === null) throw new AppError('notFound', 'No such job');
+  return writtenAnswer({ job: new Written(view) });
 }
 
 /** A job of which nobody has said who goes when; its summary is computed a moment later. */

@@ -237,15 +237,25 @@ describe('the list of jobs', () => {
     expect((await tess.call('GET', '/api/jobs?order=colour')).status).toBe(400);
   });
 
-  test('comes page by page, each job once', async () => {
-    const unitId = ((await call({ title: 'First of many' })).json.job as Job).unit.id;
-    const MANY = 205;
-    for (let n = 0; n < MANY; n += 1) await tess.call('POST', '/api/jobs', { unitId, title: `Paged ${n}` });
-    const first = await told('search=Paged');
-    const second = await told('search=Paged&page=1');
-    expect([first.titles.length, second.titles.length, first.total]).toEqual([200, 5, MANY]);
-    expect(new Set([...first.titles, ...second.titles]).size).toBe(MANY);
-  });
+  test.each(['newest', 'planned', 'site'])(
+    'comes page by page in the order %s, each job once, whatever comes in between',
+    async (order) => {
+      const unitId = ((await call({ title: 'First of many' })).json.job as Job).unit.id;
+      const MANY = 205;
+      for (let n = 0; n < MANY; n += 1)
+        await tess.call('POST', '/api/jobs', { unitId, title: `Paged ${order} ${n}` });
+      const first = (await tess.call('GET', `/api/jobs?search=Paged ${order}&order=${order}`)).json;
+      // Before everything else in each of the orders.
+      const late = (await tess.call('POST', '/api/jobs', { unitId, title: `Paged ${order} late` })).json.job;
+      await tess.call('PATCH', `/api/jobs/${late.id}`, { plannedFor: '2026-01-01', version: late.version });
+      const second = (
+        await tess.call('GET', `/api/jobs?search=Paged ${order}&order=${order}&after=${first.next}`)
+      ).json;
+      expect([first.jobs.length, second.jobs.length]).toEqual([200, 5]);
+      expect([first.total, second.total, second.next]).toEqual([MANY, MANY + 1, null]);
+      expect(new Set([...first.jobs, ...second.jobs].map((job: Job) => job.id)).size).toBe(MANY);
+    },
+  );
 });
 
 async function until(holds: () => boolean): Promise<void> {

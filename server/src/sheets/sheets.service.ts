@@ -6,7 +6,7 @@ import { AppError } from '../http/errors.ts';
 import { materialOf } from '../jobs/jobMaterial.ts';
 import { shareForSheet } from '../shares/shares.service.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
-import { mustFindUnit, viewsOf } from '../units/units.service.ts';
+import { unitView } from '../units/units.service.ts';
 import type { SheetInput } from './sheets.tasks.ts';
 
 /** How a sheet is wanted. */
@@ -45,7 +45,7 @@ export async function sheetOf(
 /** Gathers what a job's sheet is made of, without a link and for the display's own scale. */
 export async function sheetInputOf(repositories: Repositories, jobId: string): Promise<SheetInput> {
   const job = await mustFindJob(repositories, jobId);
-  const unit = (await viewsOf(repositories, [await mustFindUnit(repositories, job.unitId)]))[0]!;
+  const unit = await unitView(repositories, job.unitId);
   return {
     material: await materialOf(repositories, jobId, unit.name),
     unit: { name: unit.name, tag: unit.tag, plate: unit.plate },

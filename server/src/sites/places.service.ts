@@ -1,28 +1,23 @@
-import { PLACES_A_PAGE, type AnswerOf, type api } from '@brine/contract/routes';
+import { PLACES_A_PAGE } from '@brine/contract/routes';
 import type { Services } from '../http/context.ts';
-import { viewsOf } from '../units/units.service.ts';
-import { siteView } from './sites.service.ts';
+import { Written, writtenAnswer } from '../http/written.ts';
 
-/** Sites with their units, a page of them, and how many sites there are. */
-export function listPlaces(
+/** Sites with their units, a page of them, where the next one starts, and how many sites there are. */
+export async function listPlaces(
   services: Services,
-  { search, archived, page }: { readonly search: string; readonly archived: boolean; readonly page: number },
-): Promise<AnswerOf<typeof api.places>> {
-  return services.database.transaction(async (repositories) => {
-    const { siteIds, unitIds, total } = await repositories.sites.places({
-      text: search,
-      archived,
-      offset: page * PLACES_A_PAGE,
-      limit: PLACES_A_PAGE,
-    });
-    const sites = new Map((await repositories.sites.byIds(siteIds)).map((site) => [site.id, site]));
-    const units = new Map(
-      (await viewsOf(repositories, await repositories.units.byIds(unitIds))).map((unit) => [unit.id, unit]),
-    );
-    return {
-      sites: siteIds.flatMap((id) => sites.get(id) ?? []).map(siteView),
-      units: unitIds.flatMap((id) => units.get(id) ?? []),
-      total,
-    };
+  wish: { readonly search: string; readonly archived: boolean; readonly after?: string | undefined },
+): Promise<Response> {
+  const { sites } = services.database.reads;
+  const { search: text, archived } = wish;
+  const found = await sites.places({ text, archived, after: wish.after ?? null, limit: PLACES_A_PAGE });
+  const [ofSites, ofUnits] = await Promise.all([
+    sites.viewsText(found.ids),
+    sites.unitsText(found.ids, text, archived),
+  ]);
+  return writtenAnswer({
+    sites: new Written(ofSites),
+    units: new Written(ofUnits),
+    next: found.next,
+    total: found.total,
   });
 }

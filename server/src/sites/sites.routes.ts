@@ -5,9 +5,7 @@ import { changeSite, createSite, listSites, readSite } from './sites.service.ts'
 
 export const siteRoutes = [
   serve(api.places, ({ services, query }) => listPlaces(services, query)),
-  serve(api.sites, async ({ services, query }) => ({
-    sites: await listSites(services, query.search, query.archived),
-  })),
+  serve(api.sites, ({ services, query }) => listSites(services, query)),
   serve(api.site, async ({ services, params }) => ({ site: await readSite(services, params.id) })),
   serve(api.createSite, async ({ services, body }) => ({ site: await createSite(services, body) })),
   serve(api.changeSite, async ({ services, params, body }) => ({

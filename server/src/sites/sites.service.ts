@@ -1,30 +1,33 @@
-import type { Site as SiteView } from '@brine/contract/routes';
+import { SITES_A_PAGE, type Site as SiteView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
+import { Written, writtenAnswer } from '../http/written.ts';
 import type { Site } from './site.entity.ts';
-
-/** Longest list in one answer; a search narrows it. */
-export const MOST_LISTED = 200;
 
 const siteFields = ['name', 'place', 'note', 'customer', 'contact', 'phone'] as const;
 type SiteFields = Readonly<Record<(typeof siteFields)[number], string>>;
 
-export function listSites(
+/** Sites that are looked for, a page of them, where the next one starts, and how many there are. */
+export async function listSites(
   services: Services,
-  search: string,
-  archived: boolean,
-): Promise<readonly SiteView[]> {
-  return services.database.transaction(async (repositories) =>
-    (await repositories.sites.search(search, archived, MOST_LISTED)).map(siteView),
-  );
+  wish: { readonly search: string; readonly archived: boolean; readonly after?: string | undefined },
+): Promise<Response> {
+  const { sites } = services.database.reads;
+  const { ids, next, total } = await sites.search({
+    text: wish.search,
+    archived: wish.archived,
+    after: wish.after ?? null,
+    limit: SITES_A_PAGE,
+  });
+  return writtenAnswer({ sites: new Written(await sites.viewsText(ids)), next, total });
 }
 
-export function readSite(services: Services, id: string): Promise<SiteView> {
-  return services.database.transaction(async (repositories) =>
-    siteView(await mustFindSite(repositories, id)),
-  );
+export async function readSite(services: Services, id: string): Promise<SiteView> {
+  const site = await services.database.reads.sites.view(id);
+  if (!site) throw new AppError('notFound', 'No such site');
+  return site;
 }
 
 export function createSite(services: Services, site: SiteFields): Promise<SiteView> {

@@ -3,9 +3,7 @@ import { serve } from '../http/route.ts';
 import { changeUnit, createUnit, listUnits, readUnit } from './units.service.ts';
 
 export const unitRoutes = [
-  serve(api.units, async ({ services, query }) => ({
-    units: await listUnits(services, query.search, query.site ?? null, query.archived),
-  })),
+  serve(api.units, ({ services, query }) => listUnits(services, query)),
   serve(api.unit, async ({ services, params }) => ({ unit: await readUnit(services, params.id) })),
   serve(api.createUnit, async ({ services, body }) => ({ unit: await createUnit(services, body) })),
   serve(api.changeUnit, async ({ services, params, body }) => ({

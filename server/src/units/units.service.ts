@@ -1,27 +1,36 @@
-import type { Unit as UnitView } from '@brine/contract/routes';
+import { UNITS_A_PAGE, type Unit as UnitView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
+import type { Reads } from '../database/reads.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { MOST_LISTED, mustFindSite } from '../sites/sites.service.ts';
+import { Written, writtenAnswer } from '../http/written.ts';
+import { mustFindSite } from '../sites/sites.service.ts';
 import type { Unit } from './unit.entity.ts';
 
-export function listUnits(
+/** Units that are looked for, a page of them, where the next one starts, and how many there are. */
+export async function listUnits(
   services: Services,
-  search: string,
-  siteId: string | null,
-  archived: boolean,
-): Promise<readonly UnitView[]> {
-  return services.database.transaction(async (repositories) => {
-    const units = await repositories.units.search(search, siteId, archived, MOST_LISTED);
-    return viewsOf(repositories, units);
+  wish: {
+    readonly search: string;
+    readonly site?: string | undefined;
+    readonly archived: boolean;
+    readonly after?: string | undefined;
+  },
+): Promise<Response> {
+  const { units } = services.database.reads;
+  const { ids, next, total } = await units.search({
+    text: wish.search,
+    siteId: wish.site ?? null,
+    archived: wish.archived,
+    after: wish.after ?? null,
+    limit: UNITS_A_PAGE,
   });
+  return writtenAnswer({ units: new Written(await units.viewsText(ids)), next, total });
 }
 
 export function readUnit(services: Services, id: string): Promise<UnitView> {
-  return services.database.transaction(
-    async (repositories) => (await viewsOf(repositories, [await mustFindUnit(repositories, id)]))[0]!,
-  );
+  return unitView(services.database.reads, id);
 }
 
 export function createUnit(
@@ -36,7 +45,7 @@ export function createUnit(
       archivedAt: null,
       createdAt: services.now(),
     });
-    return (await viewsOf(repositories, [created]))[0]!;
+    return unitView(repositories, created.id);
   });
 }
 
@@ -61,7 +70,7 @@ export function changeUnit(
     if (change.archived !== undefined)
       unit.archivedAt = change.archived ? (unit.archivedAt ?? services.now()) : null;
     await repositories.units.save();
-    return (await viewsOf(repositories, [unit]))[0]!;
+    return unitView(repositories, unit.id);
   });
 }
 
@@ -71,20 +80,9 @@ export async function mustFindUnit(repositories: Repositories, id: string): Prom
   return unit;
 }
 
-export async function viewsOf(
-  repositories: Repositories,
-  units: readonly Unit[],
-): Promise<readonly UnitView[]> {
-  const sites = await repositories.sites.byIds([...new Set(units.map((u) => u.siteId))]);
-  const names = new Map(sites.map((site) => [site.id, site.name]));
-  return units.map((u) => ({
-    id: u.id,
-    siteId: u.siteId,
-    siteName: names.get(u.siteId) ?? '',
-    name: u.name,
-    tag: u.tag,
-    plate: u.plate,
-    archived: u.archivedAt !== null,
-    version: u.version,
-  }));
+/** A unit as pages see it; what was changed has to be written before. */
+export async function unitView({ units }: Pick<Reads, 'units'>, id: string): Promise<UnitView> {
+  const view = await units.view(id);
+  if (!view) throw new AppError('notFound', 'No such unit');
+  return view;
 }

@@ -27,7 +27,9 @@ export function useJobList(first: {
   let latest = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
-  const page = (n: number) =>
+  /** Where the page after those that are here starts. */
+  let next: string | null = null;
+  const page = (after: string | null) =>
     request('jobs', {
       query: {
         search: cutText(search.value, LONGEST_SEARCH),
@@ -36,7 +38,7 @@ export function useJobList(first: {
         ...(state.value !== 'all' && { state: state.value }),
         ...(order.value !== 'newest' && { order: order.value }),
         ...(state.value === 'late' && { today: localDate(new Date().toISOString()) }),
-        ...(n > 0 && { page: n }),
+        ...(after !== null && { after }),
       },
     });
 
@@ -56,19 +58,22 @@ export function useJobList(first: {
   const counted = (answer: Awaited<ReturnType<typeof page>>): readonly Job[] => {
     // An answer kept before there were counts has none.
     total.value = (answer as { readonly total?: number }).total ?? answer.jobs.length;
+    next = (answer as { readonly next?: string | null }).next ?? null;
     return answer.jobs;
   };
-  let pages = 1;
+  let further = false;
   const reload = (): Promise<void> => {
-    pages = 1;
-    return load(async () => counted(await page(0)));
+    further = false;
+    return load(async () => counted(await page(null)));
   };
   const more = (): Promise<void> =>
     load(async () => {
-      const next = counted(await page(pages));
-      pages += 1;
+      if (next === null) return items.value;
+      const jobs = counted(await page(next));
+      further = true;
+      // A job that was changed meanwhile may stand elsewhere in the order now.
       const known = new Set(items.value.map(({ id }) => id));
-      return [...items.value, ...next.filter(({ id }) => !known.has(id))];
+      return [...items.value, ...jobs.filter(({ id }) => !known.has(id))];
     });
 
   watch([search, archived, state, order], () => {
@@ -77,7 +82,7 @@ export function useJobList(first: {
   });
   useChanges(() => {
     // Whoever reads further down is not sent back to the first page.
-    if (pages > 1) return;
+    if (further) return;
     clearTimeout(timer);
     timer = setTimeout(() => void reload(), GATHER_MS);
   });

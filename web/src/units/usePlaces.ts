@@ -24,24 +24,26 @@ export function usePlaces(first: string) {
   const problem = ref<string | null>(null);
   const loading = ref(true);
   let latest = 0;
-  let pages = 0;
+  /** Where the page after those that are here starts. */
+  let next: string | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
-  async function load(page: number): Promise<void> {
+  async function load(after: string | null): Promise<void> {
     const mine = (latest += 1);
     try {
       const answer = await request('places', {
         query: {
           search: cutText(search.value, LONGEST_SEARCH),
           archived: archived.value,
-          ...(page > 0 && { page }),
+          ...(after !== null && { after }),
         },
       });
       if (mine !== latest) return;
-      sites.value = page === 0 ? answer.sites : [...sites.value, ...answer.sites];
-      units.value = page === 0 ? answer.units : [...units.value, ...answer.units];
+      sites.value = after === null ? answer.sites : [...sites.value, ...answer.sites];
+      units.value = after === null ? answer.units : [...units.value, ...answer.units];
       total.value = answer.total;
-      pages = page + 1;
+      // An answer kept before lists had cursors has none.
+      next = (answer as { readonly next?: string | null }).next ?? null;
       problem.value = null;
     } catch (error) {
       if (mine === latest) problem.value = messageOf(error);
@@ -49,7 +51,7 @@ export function usePlaces(first: string) {
       loading.value = false;
     }
   }
-  const reload = () => load(0);
+  const reload = () => load(null);
   watch([search, archived], () => {
     clearTimeout(timer);
     timer = setTimeout(() => void reload(), REST_MS);
@@ -68,5 +70,5 @@ export function usePlaces(first: string) {
     return [...there].map(([id, place]) => ({ id, ...place })).sort((a, b) => a.name.localeCompare(b.name));
   });
   const sitesLeft = computed(() => Math.max(0, total.value - sites.value.length));
-  return { search, archived, places, total, sitesLeft, problem, loading, reload, more: () => load(pages) };
+  return { search, archived, places, total, sitesLeft, problem, loading, reload, more: () => load(next) };
 }

@@ -1,0 +1,12 @@
+import type { Reader } from '../database/reader.ts';
+
+/** What is read of people without changing them. */
+export function personReads(reader: Reader) {
+  return {
+    /** Who may be sent somewhere: can sign in, and does more than look; by name. */
+    atWork: () =>
+      reader.rows<{ id: string; name: string }>(
+        `select id, name from person where disabled_at is null and role <> 'viewer' order by name`,
+      ),
+  };
+}
