@@ -4,6 +4,17 @@ import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { list, log } from './views.ts';
 
+const MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ$/;
+/** A moment of a window: the first belongs to it, the last does not. */
+const moment = (label: string) =>
+  string()
+    .optional()
+    .test(
+      'moment',
+      `${label}: expected a moment such as 2026-03-01T00:00:00Z`,
+      (at) => at === undefined || (MOMENT.test(at) && !Number.isNaN(Date.parse(at))),
+    );
+
 const params = idParams.shape({ log: uuid('log') });
 
 export const logRoutes = {
@@ -33,9 +44,10 @@ export const logRoutes = {
   }),
   log: contract({
     ...paths.log,
-    summary: 'A log in the open format, as CSV',
+    summary: 'A log in the open format, as CSV; all of it, or what lies between two moments',
     access: 'viewer',
     params,
+    query: object({ from: moment('from'), to: moment('to') }),
     file: ['text/csv'],
   }),
 };

@@ -9,6 +9,12 @@ import { insert } from '../database/insert.ts';
 import { logEntity, type StoredLog } from './log.entity.ts';
 import { firstOfMonth } from './months.ts';
 
+/** From a moment on, and up to another, where they are said; ISO 8601 in UTC. */
+export interface LogWindow {
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+}
+
 /** Key of the advisory lock under which partitions are made. */
 const MONTHS_LOCK = 727402;
 
@@ -38,14 +44,15 @@ export function logRepository(em: EntityManager) {
       await pipeline(createReadStream(path), client.query(copyFrom(sql)));
     },
 
-    /** The readings of a log as lines of the open format, every so-manieth, read as a stream. */
+    /** The readings of a log that lie in a window, as lines of the open format, read as a stream. */
     async write(
       log: StoredLog,
       timeSql: string,
       roles: readonly ValueRole[],
+      window: LogWindow,
       into: (text: string) => Promise<void>,
     ): Promise<void> {
-      const sql = `copy (select ${timeSql}, ${roles.map(quoted).join(', ')} from log_point where log_id = '${log.id}' order by at) to stdout (format csv)`;
+      const sql = `copy (select ${timeSql}, ${roles.map(quoted).join(', ')} from log_point where log_id = '${log.id}'${inWindow(window)} order by at) to stdout (format csv)`;
       const client = await connectionOf(em);
       const sink = new Writable({
         write(chunk: Buffer, _, done) {
@@ -56,6 +63,15 @@ export function logRepository(em: EntityManager) {
     },
   };
 }
+
+/** COPY takes no values: what stands in its words is written from a moment that was read, never from what was sent. */
+const inWindow = ({ from, to }: LogWindow): string =>
+  [
+    ['>=', from],
+    ['<', to],
+  ]
+    .map(([sign, at]) => (at === undefined ? '' : ` and at ${sign} '${new Date(at).toISOString()}'`))
+    .join('');
 
 const quoted = (role: ValueRole) => `"${role}"`;
 

@@ -21,8 +21,8 @@ export const logRoutes = [
       ),
     };
   }),
-  serve(api.log, async ({ services, params }) => {
-    const { name, stream } = await streamLog(services, params.id, params.log);
+  serve(api.log, async ({ services, params, query }) => {
+    const { name, stream } = await streamLog(services, params.id, params.log, query);
     return new Response(stream, {
       headers: {
         'content-type': 'text/csv; charset=utf-8',

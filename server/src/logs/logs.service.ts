@@ -6,6 +6,7 @@ import { AppError } from '../http/errors.ts';
 import { slowStream } from '../http/slowStream.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
 import type { StoredLog } from './log.entity.ts';
+import type { LogWindow } from './log.repository.ts';
 import { inOwnFolder } from '../work/inOwnFolder.ts';
 import { spool } from './spool.ts';
 
@@ -70,18 +71,19 @@ const times = {
   elapsed: `extract(epoch from at)::bigint`,
 } as const;
 
-/** A log as a stream of the open format. */
+/** A log as a stream of the open format: all of it, or what lies in a window. */
 export async function streamLog(
   services: Services,
   jobId: string,
   id: string,
+  window: LogWindow = {},
 ): Promise<{ readonly name: string; readonly stream: ReadableStream<Uint8Array> }> {
   const log = await services.database.transaction((repositories) => repositories.logs.byId(id));
   if (!log || log.jobId !== jobId) throw new AppError('notFound', 'This log is not here');
   const stream = slowStream((push) =>
     services.database.transaction(async (repositories) => {
       await push(`time,${log.columns.map(formatName).join(',')}\n`);
-      await repositories.logs.write(log, times[log.clock.kind], log.columns, push);
+      await repositories.logs.write(log, times[log.clock.kind], log.columns, window, push);
     }),
   );
   return { name: log.name, stream };

@@ -59,6 +59,30 @@ describe('logs', () => {
     ]);
   });
 
+  test('a window of a log is the rows between its moments, the first with them, the last without', async () => {
+    const id = randomUUID();
+    await send(id);
+    const of = async (query: string) =>
+      Buffer.from((await tess.call('GET', `/api/jobs/${jobId}/logs/${id}${query}`)).bytes)
+        .toString('utf8')
+        .trim()
+        .split('\n');
+    const [head, ...all] = await of('');
+    const [from, to] = [all[100]!.slice(0, 20), all[140]!.slice(0, 20)];
+    expect(await of(`?from=${from}&to=${to}`)).toEqual([head, ...all.slice(100, 140)]);
+    expect(await of(`?from=${to}`)).toEqual([head, ...all.slice(140)]);
+    for (const wrong of ['yesterday', '2026-13-01T00:00:00Z', "2026-03-01T00:00:00Z' or true"]) {
+      const answer = await tess.call(
+        'GET',
+        `/api/jobs/${jobId}/logs/${id}?from=${encodeURIComponent(wrong)}`,
+      );
+      expect([answer.status, answer.json.error.message]).toEqual([
+        400,
+        'from: expected a moment such as 2026-03-01T00:00:00Z',
+      ]);
+    }
+  });
+
   test('the same one sent twice is taken once; an id with another name is refused', async () => {
     const id = randomUUID();
     expect((await send(id)).status).toBe(201);
