@@ -38,8 +38,10 @@ export async function fillCompany(
      insert into job (id, unit_id, title, last_sequence, created_by, created_at, archived_at, assigned_to, planned_for, summary, summary_of)
        select call.id, unit, 'Too warm, call ' || n, ${entriesEach}, person.id, now() - n * interval '1 hour', null, person.id,
               current_date + (n % 30) - 15,
-              case when n % 3 = 0 then null else (select summary from job where summary is not null limit 1)
-                || jsonb_build_object('handedOver', jsonb_build_object('at', to_char(now() - n * interval '1 hour', 'YYYY-MM-DD"T"HH24:MI:SS"Z"'), 'to', 'Person'), 'unanswered', 0) end,
+              jsonb_build_object('stations', (select json_agg(json_build_object('words', 'Station ' || s, 'done', n % 3 > 0)) from generate_series(1, 6) s),
+                'next', null, 'open', n % 3, 'unanswered', 0, 'openWords', '', 'followUp', null, 'calibrationDue', null, 'drift', '[]'::jsonb,
+                'complaint', 'Too warm', 'control', 'Marl 4', 'handedOver', case when n % 3 > 0 then jsonb_build_object(
+                  'at', to_char(now() - n * interval '1 hour', 'YYYY-MM-DD"T"HH24:MI:SS"Z"'), 'to', 'Person') end),
               ${entriesEach}
          from call cross join lateral (select id from person order by md5(id::text || n) limit 1) person;
      analyze site; analyze unit; analyze job;`,

@@ -5,14 +5,15 @@ import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { openApiDocument } from '@brine/contract/openapi';
 import { BODY_LIMIT } from '@brine/contract/routes';
+import { note } from './audit/audit.service.ts';
 import { admitted, type Admitted } from './auth/admission.ts';
 import { callerOf } from './http/caller.ts';
-import type { Services } from './http/context.ts';
+import type { Caller, Services, SignedIn } from './http/context.ts';
 import { AppError, asAppError, errorBody, statusOf } from './http/errors.ts';
 import { hasLeft } from './http/hasLeft.ts';
 import { loggedError } from './http/loggedError.ts';
 import { refuseForeignOrigin } from './http/origin.ts';
-import { bodyText, validated, type ServedRoute } from './http/route.ts';
+import { bodyText, validated, type Noted, type ServedRoute } from './http/route.ts';
 import { routes } from './http/routes.ts';
 import { securityHeaders } from './http/securityHeaders.ts';
 import { serveWeb } from './http/staticFiles.ts';
@@ -74,7 +75,7 @@ function addRoute(app: Hono<Env>, services: Services, route: ServedRoute): void 
     const caller = callerOf(context, context.get('requestId'), services.config);
     const ticket = context.req.header('x-brine-ticket') ?? null;
     const link = context.req.header('x-brine-link') ?? null;
-    context.set('admitted', await admitted(contract.access, services, caller, ticket, link));
+    context.set('admitted', await admitted(contract, services, caller, ticket, link));
     await next();
   };
   const limit = contract.limit ?? BODY_LIMIT;
@@ -99,17 +100,22 @@ async function answer(route: ServedRoute, context: Context<Env>, services: Servi
     contract.body && !contract.readInside
       ? validated(contract.body, await readJson(context), 'body', contract.judgedInside)
       : {};
-  const result = await route.handle({
-    ...context.get('admitted'),
-    params,
-    query,
-    body,
-    services,
-    context,
-  });
+  const input = { ...context.get('admitted'), params, query, body, services, context };
+  const result = await route.handle(input);
+  if (route.noted) await keepNote(services, input.caller, input.person, await route.noted(input, result));
   if (result instanceof Response) return result;
   context.header('cache-control', 'no-store');
   return context.json(result as object, contract.status ?? 200);
+}
+
+/** What was done is kept once it was done; an answer is given after that. */
+function keepNote(
+  services: Services,
+  caller: Caller,
+  signedInAs: SignedIn | null,
+  { kind, about = {}, person = signedInAs ?? undefined }: Noted,
+): Promise<void> {
+  return note(services, caller, { kind, personId: person?.id ?? null, login: person?.login ?? '', about });
 }
 
 async function readJson(context: Context): Promise<unknown> {

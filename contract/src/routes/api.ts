@@ -1,4 +1,5 @@
 import type { RouteName } from '../paths/index.ts';
+import { auditRoutes } from './audit.ts';
 import { authRoutes } from './auth.ts';
 import { busRoutes } from './bus.ts';
 import { calendarRoutes } from './calendars.ts';
@@ -22,6 +23,7 @@ import { workRoutes } from './work.ts';
 /** Every route of the API by its name, health and the OpenAPI document apart. */
 export const api = {
   ...authRoutes,
+  ...auditRoutes,
   ...peopleRoutes,
   ...companyRoutes,
   ...siteRoutes,

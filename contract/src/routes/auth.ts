@@ -3,10 +3,15 @@ import { LONGEST_PASSWORD } from '../lengths/index.ts';
 import { device, idParams, type DeepReadonly } from '../fields/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
-import { done, flag, list, person, said } from './views.ts';
+import { count, done, flag, list, person, said } from './views.ts';
 
 /** A person and a writing ticket for the device; none for viewers. */
 export const signedIn = object({ person: person.required(), ticket: said().nullable() });
+
+/** Six digits of an app, or a recovery code. */
+export const secondCode = () => string().max(40, 'Code: expected six digits, or a recovery code');
+const asked = () => secondCode().required('Code: expected the six digits that your app shows');
+const recoveryCodes = list(said());
 
 /** A browser somebody is signed in at. */
 const sessionLine = object({
@@ -30,6 +35,7 @@ export const authRoutes = {
       password: string()
         .required('Password: expected your password')
         .max(LONGEST_PASSWORD, `Password: expected at most ${LONGEST_PASSWORD} characters`),
+      code: secondCode().optional(),
       device: device(),
     }),
     answer: signedIn,
@@ -51,6 +57,7 @@ export const authRoutes = {
     ...paths.me,
     summary: 'Who is signed in',
     access: 'viewer',
+    beforeSecond: true,
     answer: object({ person: person.required() }),
   }),
   renewTicket: contract({
@@ -75,6 +82,48 @@ export const authRoutes = {
       device: device(),
     }),
     answer: object({ ticket: said().nullable() }),
+  }),
+  second: contract({
+    ...paths.second,
+    summary: 'Whether one has a second factor, and how many recovery codes are left',
+    access: 'viewer',
+    beforeSecond: true,
+    answer: object({ since: string().nullable().defined(), recoveryLeft: count(), required: flag() }),
+  }),
+  beginSecond: contract({
+    ...paths.beginSecond,
+    summary: 'A secret for an authenticator app; it counts once a code of it is confirmed',
+    access: 'viewer',
+    beforeSecond: true,
+    body: object({
+      password: string()
+        .required('Password: expected your password')
+        .max(LONGEST_PASSWORD, `Password: expected at most ${LONGEST_PASSWORD} characters`),
+    }),
+    answer: object({ secret: said(), address: said() }),
+  }),
+  confirmSecond: contract({
+    ...paths.confirmSecond,
+    summary:
+      'Confirms the second factor with its first code; signs out every other browser and device; answers with recovery codes, once, and a new ticket',
+    access: 'viewer',
+    beforeSecond: true,
+    body: object({ code: asked(), device: device() }),
+    answer: object({ recoveryCodes, ticket: said().nullable() }),
+  }),
+  renewRecoveryCodes: contract({
+    ...paths.renewRecoveryCodes,
+    summary: 'Another set of recovery codes; those of before end',
+    access: 'viewer',
+    body: object({ code: asked() }),
+    answer: object({ recoveryCodes }),
+  }),
+  endSecond: contract({
+    ...paths.endSecond,
+    summary: 'Ends one’s second factor, where the company does not ask for it',
+    access: 'viewer',
+    body: object({ code: asked() }),
+    answer: done,
   }),
   sessions: contract({
     ...paths.sessions,

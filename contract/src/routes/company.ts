@@ -25,6 +25,14 @@ const displayUnit = () =>
     ['celsius', 'fahrenheit'],
     'displayUnit: expected celsius or fahrenheit',
   );
+/** Whom a company asks for a second factor. */
+export const secondFactorChoices = ['nobody', 'leads', 'everybody'] as const;
+export type SecondFactorOf = (typeof secondFactorChoices)[number];
+const secondFactorOf = () =>
+  string<SecondFactorOf>().oneOf(
+    secondFactorChoices,
+    `secondFactor: expected one of ${secondFactorChoices.join(', ')}`,
+  );
 /** What the company's learned units of a kind have in common, and how many they were. */
 const kindBox = object({
   units: count(),
@@ -49,6 +57,8 @@ const company = object({
   logo: said().nullable(),
   schools: mixed<Sides>().required(),
   displayUnit: displayUnit().required(),
+  /** Whom it asks for a second factor beside the password. */
+  secondFactor: secondFactorOf().required(),
   /** Days that somebody may work on a device without contact with the server. */
   offlineDays: count(),
   /** By kind of unit: what a further one is learned with, where the lead took it. */
@@ -69,6 +79,7 @@ export const companyRoutes = {
     ...paths.company,
     summary: 'The company and its preferences',
     access: 'viewer',
+    beforeSecond: true,
     answer: object({ company: company.required() }),
   }),
   kinds: contract({
@@ -110,6 +121,7 @@ export const companyRoutes = {
         }),
       schools: sides.optional().default(undefined),
       displayUnit: displayUnit().optional(),
+      secondFactor: secondFactorOf().optional(),
       offlineDays: whole(LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS).optional().default(undefined),
       version: version(),
     }),

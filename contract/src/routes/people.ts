@@ -1,7 +1,7 @@
 import { boolean, object, string } from 'yup';
 import { device, idParams, name, version } from '../fields/index.ts';
 import { LONGEST_PASSWORD } from '../lengths/index.ts';
-import { signedIn } from './auth.ts';
+import { secondCode, signedIn } from './auth.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { done, list, oneTimeLink, personLine, roles, said, type Role } from './views.ts';
@@ -55,6 +55,13 @@ export const peopleRoutes = {
     params: idParams,
     answer: answersLink,
   }),
+  resetSecond: contract({
+    ...paths.resetSecond,
+    summary: 'Takes somebody’s second factor away, whose phone is gone; signs them out everywhere',
+    access: 'lead',
+    params: idParams,
+    answer: done,
+  }),
   endSessions: contract({
     ...paths.endSessions,
     summary: 'Signs somebody out everywhere',
@@ -87,6 +94,7 @@ export const peopleRoutes = {
       password: string()
         .required('Password: expected a password')
         .max(LONGEST_PASSWORD, `Password: expected at most ${LONGEST_PASSWORD} characters`),
+      code: secondCode().optional(),
       device: device(),
     }),
     answer: signedIn,

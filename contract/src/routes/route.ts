@@ -29,6 +29,8 @@ export interface RouteContract<
   readonly judgedInside?: true;
   /** The body is read and judged by the service, in a thread: it may be large. */
   readonly readInside?: true;
+  /** Answered also while a second factor is still to be set up. */
+  readonly beforeSecond?: true;
   readonly status?: 200 | 201 | 202;
   /** Largest body in bytes; {@link BODY_LIMIT} where absent. */
   readonly limit?: number;

@@ -36,11 +36,19 @@ export const person = object({
   login: said(),
   role: string<Role>().oneOf(roles).required(),
   demo: flag(),
+  /** The company asks for a second factor, and there is none yet: nothing else is answered before. */
+  needsSecond: flag(),
 });
 export type Person = DeepReadonly<InferType<typeof person>>;
 
 /** A person as leads see them. */
-export const personLine = person.shape({ disabled: flag(), invited: flag(), version: count() });
+export const personLine = person.omit(['needsSecond']).shape({
+  /** Signing in asks for a second factor. */
+  second: flag(),
+  disabled: flag(),
+  invited: flag(),
+  version: count(),
+});
 export type PersonLine = DeepReadonly<InferType<typeof personLine>>;
 
 /** A one-time link: the secret stands only here, once. */

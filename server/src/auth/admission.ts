@@ -1,4 +1,4 @@
-import type { Access } from '@brine/contract/routes';
+import type { RouteContract } from '@brine/contract/routes';
 import type { Caller, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { hashOf } from './token.ts';
@@ -17,7 +17,7 @@ const rank = { viewer: 0, technician: 1, lead: 2 } as const;
 
 /** The one place where access is checked: every route states who may call it. Nothing of the body is read before. */
 export async function admitted(
-  access: Access,
+  { access, beforeSecond }: Pick<RouteContract, 'access' | 'beforeSecond'>,
   services: Services,
   caller: Caller,
   ticket: string | null,
@@ -42,6 +42,11 @@ export async function admitted(
   }
   const person = await personOfSession(services, caller);
   if (!person) throw new AppError('notSignedIn', 'Sign in first');
+  if (person.needsSecond && !beforeSecond)
+    throw new AppError(
+      'needsSecond',
+      'Your company asks for a second factor beside the password; set it up in Your account first',
+    );
   if (rank[person.role] < rank[access])
     throw new AppError('forbidden', `This needs a ${access}; you are signed in as ${person.role}`);
   return { caller, person, author: null, link: null };

@@ -6,8 +6,10 @@ import { DEMO_MOUNT } from '@brine/contract/paths';
 import type { Config } from '../config.ts';
 import type { Caller, Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { personOf, serve } from '../http/route.ts';
+import { noted, personOf, serve } from '../http/route.ts';
+import { note } from '../audit/audit.service.ts';
 import { changePassword, endOwnSession, sessionsOf } from './account.service.ts';
+import { beginSecond, confirmSecond, endSecond, readSecond, renewRecoveryCodes } from './second.service.ts';
 import { endTicket, renewTicket, signIn, signOut, type SignInResult } from './auth.service.ts';
 
 /** Sends the session cookie and answers with what the page may know. */
@@ -32,17 +34,33 @@ export function keepSession(
   });
 }
 
+/** A sign-in that was refused is kept; that a code is asked for is no refusal, and one who tries on when it is shut is kept once. */
+async function noteRefused(services: Services, caller: Caller, login: string, error: unknown): Promise<void> {
+  if (!(error instanceof AppError)) return;
+  const asksForCode = error.code === 'secondFactor' && error.problems.length === 0;
+  const event = { personId: null, login, about: { why: error.code } };
+  if (error.code === 'tooMany') await note(services, caller, { ...event, kind: 'signInShut' }, 'once');
+  else if (['wrongSignIn', 'secondFactor', 'forbidden'].includes(error.code) && !asksForCode)
+    await note(services, caller, { ...event, kind: 'signInRefused' });
+}
+
 export const authRoutes = [
   serve(api.signIn, async ({ body, services, caller, context }) => {
-    return withCookie(
-      context,
-      services,
-      caller,
-      await signIn(services, caller, body.login.trim(), body.password, body.device),
+    const login = body.login.trim();
+    const result = await signIn(services, caller, login, body.password, body.device, body.code ?? null).catch(
+      async (error: unknown) => {
+        await noteRefused(services, caller, login, error);
+        throw error;
+      },
     );
+    const kind = result.second === 'recovery' ? 'recoveryUsed' : 'signedIn';
+    await note(services, caller, { kind, personId: result.person.id, login, about: {} });
+    return withCookie(context, services, caller, result);
   }),
   serve(api.signOut, async ({ services, caller, context }) => {
-    await signOut(services, caller.cookie);
+    const who = await signOut(services, caller.cookie);
+    if (who !== null)
+      await note(services, caller, { kind: 'signedOut', personId: who, login: '', about: {} });
     deleteCookie(context, sessionCookie(services.config), { path: services.config.mount || '/' });
     return { done: true };
   }),
@@ -57,16 +75,48 @@ export const authRoutes = [
   serve(api.renewTicket, async (input) => ({
     ticket: await renewTicket(input.services, personOf(input), input.body.device),
   })),
-  serve(api.changePassword, async (input) => ({
-    ticket: await changePassword(input.services, input.caller, personOf(input), input.body),
-  })),
+  serve(
+    api.changePassword,
+    async (input) => ({
+      ticket: await changePassword(input.services, input.caller, personOf(input), input.body),
+    }),
+    noted('passwordChanged'),
+  ),
+  serve(api.second, (input) => readSecond(input.services, personOf(input))),
+  serve(
+    api.beginSecond,
+    (input) => beginSecond(input.services, input.caller, personOf(input), input.body.password),
+    noted('secondBegun'),
+  ),
+  serve(
+    api.confirmSecond,
+    (input) => confirmSecond(input.services, input.caller, personOf(input), input.body),
+    noted('secondConfirmed'),
+  ),
+  serve(
+    api.renewRecoveryCodes,
+    (input) => renewRecoveryCodes(input.services, input.caller, personOf(input), input.body.code),
+    noted('recoveryRenewed'),
+  ),
+  serve(
+    api.endSecond,
+    async (input) => {
+      await endSecond(input.services, input.caller, personOf(input), input.body.code);
+      return { done: true };
+    },
+    noted('secondEnded'),
+  ),
   serve(api.sessions, async (input) => ({
     sessions: await sessionsOf(input.services, input.caller, personOf(input)),
   })),
-  serve(api.endSession, async (input) => {
-    await endOwnSession(input.services, personOf(input), input.params.id);
-    return { done: true };
-  }),
+  serve(
+    api.endSession,
+    async (input) => {
+      await endOwnSession(input.services, personOf(input), input.params.id);
+      return { done: true };
+    },
+    noted('sessionEnded'),
+  ),
   serve(api.endTicket, async ({ services, context }) => {
     await endTicket(services, context.req.header('x-brine-ticket') ?? '');
     return { done: true };

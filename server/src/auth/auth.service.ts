@@ -3,8 +3,12 @@ import type { Caller, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Person } from '../people/person.entity.ts';
 import type { Repositories } from '../database/database.ts';
+import type { SecondFactorOf } from '@brine/contract/routes';
+import { theCompany } from '../company/company.service.ts';
+import { judgeSecond, type SecondTyped } from './judgeSecond.ts';
 import { matchesPassword } from './password.ts';
-import { giveBack, reserveTry } from './rateLimit.ts';
+import { giveBack, giveBackHere, reserveTry } from './rateLimit.ts';
+import { requiresSecond } from './secondRequired.ts';
 import { hashOf, newToken } from './token.ts';
 
 const DAY_MS = 86_400_000;
@@ -22,6 +26,8 @@ export interface SignInResult {
   readonly cookie: string;
   readonly ticket: string | null;
   readonly person: SignedIn;
+  /** What was typed beside the password, where it was asked for. */
+  readonly second?: SecondTyped;
 }
 
 /** Checks login and password, and opens a session and a writing ticket for the device. */
@@ -31,6 +37,7 @@ export async function signIn(
   login: string,
   password: string,
   device: string,
+  code: string | null,
 ): Promise<SignInResult> {
   const { database, now } = services;
   const person = await withTry(services, login, caller, password);
@@ -39,6 +46,7 @@ export async function signIn(
       'forbidden',
       'Demo sign-ins work only on the machine itself, at 127.0.0.1 or localhost',
     );
+  const second = await secondOf(services, caller, person, code);
   return database.transaction(async (repositories) => {
     await giveBack(repositories, login, caller.address);
     await repositories.attempts.forgetExpired(now());
@@ -46,8 +54,39 @@ export async function signIn(
     await repositories.tickets.endExpired(now());
     // Whoever sat at this browser before has left it.
     if (caller.cookie) await repositories.sessions.end(hashOf(caller.cookie));
-    return openSession(repositories, person, device, caller, now());
+    return { ...(await openSession(repositories, person, device, caller, now())), second };
   });
+}
+
+/**
+ * The second factor of somebody whose password was right. Without a code one is asked for: the try was no guess and is given back to the address, but stays with
+ * the login there, so that guesses of codes are as few as guesses of passwords.
+ *
+ * @throws AppError secondFactor where it is asked for, or is wrong
+ */
+async function secondOf(
+  services: Services,
+  caller: Caller,
+  person: Person,
+  code: string | null,
+): Promise<SecondTyped> {
+  if (!person.secondSince) return 'none';
+  const typed = await services.database.transaction((repositories) =>
+    judgeSecond(repositories, person, code, services.now()),
+  );
+  if (typed === 'wrong')
+    throw new AppError(
+      'secondFactor',
+      'This code is not the one of now, or it was used already; wait for the next',
+      {
+        problems: [{ field: 'body.code', message: 'wrong' }],
+      },
+    );
+  if (typed !== 'none') return typed;
+  await services.database.transaction((repositories) =>
+    giveBackHere(repositories, person.login, caller.address),
+  );
+  throw new AppError('secondFactor', 'Type the six digits that your app shows, or a recovery code');
 }
 
 /** The person of a login and password. A try is taken before the password is looked at, and kept unless it was right. */
@@ -70,6 +109,19 @@ export async function withTry(
   return person;
 }
 
+/** Asks somebody who has one for the second factor, where no password was looked at before: a try is taken for it. */
+export async function withSecond(
+  services: Services,
+  caller: Caller,
+  person: Person,
+  code: string | null,
+): Promise<void> {
+  const { database, now } = services;
+  await database.transaction((repositories) => reserveTry(repositories, person.login, caller.address, now()));
+  await secondOf(services, caller, person, code);
+  await database.transaction((repositories) => giveBack(repositories, person.login, caller.address));
+}
+
 /** Opens a session and, for those who may write, a ticket. */
 export async function openSession(
   repositories: Repositories,
@@ -88,14 +140,17 @@ export async function openSession(
     lastUsedAt: now,
     expiresAt: endOf(now),
   });
-  return { cookie, ticket: await openTicket(repositories, person, device, now), person: signedIn(person) };
+  const view = signedIn(person, await theCompany(repositories));
+  // Nothing is written before a second factor that is asked for is there.
+  const ticket = view.needsSecond ? null : await openTicket(repositories, person, device, now);
+  return { cookie, ticket, person: view };
 }
 
-/** Ends the session of a cookie. Tickets stay: entries still waiting on the device arrive under their author. */
-export function signOut(services: Services, cookie: string | null): Promise<unknown> {
-  return services.database.transaction(async (repositories) => {
-    if (cookie) await repositories.sessions.end(hashOf(cookie));
-  });
+/** Ends the session of a cookie, and says whose it was. Tickets stay: entries still waiting on the device arrive under their author. */
+export function signOut(services: Services, cookie: string | null): Promise<string | null> {
+  return services.database.transaction(async (repositories) =>
+    cookie === null ? null : repositories.sessions.end(hashOf(cookie)),
+  );
 }
 
 /** The person of a session cookie, or null. A disabled person has no session. */
@@ -108,7 +163,7 @@ export async function personOfSession(services: Services, caller: Caller): Promi
   if (!session || (session.demo && !caller.mayBeDemo)) return null;
   if (now().getTime() - session.lastUsedAt.getTime() > TOUCH_MS)
     await database.transaction(({ sessions }) => sessions.used(hash, now(), endOf(now())));
-  return signedIn(session);
+  return signedIn(session, session);
 }
 
 /** A new ticket for a signed-in person's device; refused to viewers, who write nothing. */
@@ -167,6 +222,10 @@ export async function openTicket(
 }
 
 /** What others may know of a person. */
-export function signedIn(person: SignedIn): SignedIn {
-  return { id: person.id, name: person.name, login: person.login, role: person.role, demo: person.demo };
+export function signedIn(
+  person: Omit<SignedIn, 'needsSecond'> & { readonly secondSince?: Date | null | undefined },
+  company: { readonly secondFactor: SecondFactorOf },
+): SignedIn {
+  const { id, name, login, role, demo, secondSince } = person;
+  return { id, name, login, role, demo, needsSecond: !secondSince && requiresSecond(company, person) };
 }

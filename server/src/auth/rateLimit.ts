@@ -46,6 +46,16 @@ export async function giveBack(repositories: Repositories, login: string, addres
   await repositories.attempts.forget(pairKey(login, address));
 }
 
+/** Gives a try back to the address and the login anywhere, and leaves it with the login there. */
+export async function giveBackHere(
+  repositories: Repositories,
+  login: string,
+  address: string,
+): Promise<void> {
+  await repositories.attempts.takeBack(addressKey(address));
+  await repositories.attempts.takeBack(loginKey(login));
+}
+
 const plain = (login: string) => login.toLowerCase().slice(0, 200);
 const loginKey = (login: string) => `login:${plain(login)}`;
 const pairKey = (login: string, address: string) => `login:${plain(login)}:${address}`;

@@ -13,7 +13,14 @@ export function sessionRepository(em: EntityManager) {
     endOneOf: (personId: string, id: string) => em.nativeDelete(sessionEntity, { personId, id }),
     endOthersOf: (personId: string, hash: string) =>
       em.nativeDelete(sessionEntity, { personId, hash: { $ne: hash } }),
-    end: (hash: string) => em.nativeDelete(sessionEntity, { hash }),
+    /** Ends a session; whose it was, null where there was none. */
+    async end(hash: string): Promise<string | null> {
+      const rows = await em.execute<{ person_id: string }[]>(
+        'delete from session where hash = ? returning person_id',
+        [hash],
+      );
+      return rows[0]?.person_id ?? null;
+    },
     endAllOf: (personId: string) => em.nativeDelete(sessionEntity, { personId }),
     endExpired: (now: Date) => em.nativeDelete(sessionEntity, { expiresAt: { $lt: now } }),
   };

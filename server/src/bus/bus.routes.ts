@@ -1,4 +1,5 @@
 import { api } from '@brine/contract/routes';
+import { jobNamed, siteNamed } from '../audit/about.ts';
 import { linkOf, personOf, serve } from '../http/route.ts';
 import { askForRead, askForTry, askForUnitRead, askForWrite } from './bus.service.ts';
 import { changeLine, createLine, listLines } from './lines.service.ts';
@@ -7,19 +8,40 @@ import { callsFor, createLink, endLink, keepLinkAnswer, listLinks } from './link
 
 export const busRoutes = [
   serve(api.busLines, async ({ services, params }) => ({ lines: await listLines(services, params.id) })),
-  serve(api.createBusLine, async (input) => ({
-    line: await createLine(input.services, personOf(input), input.params.id, input.body),
-  })),
-  serve(api.changeBusLine, async (input) => ({
-    line: await changeLine(input.services, personOf(input), input.params.id, input.body.open),
-  })),
-  serve(api.busLinks, async ({ services, params }) => ({ links: await listLinks(services, params.id) })),
-  serve(api.createBusLink, (input) =>
-    createLink(input.services, personOf(input), input.params.id, input.body.name),
+  serve(
+    api.createBusLine,
+    async (input) => ({
+      line: await createLine(input.services, personOf(input), input.params.id, input.body),
+    }),
+    async ({ services, params }, { line }) => ({
+      kind: 'lineEntered',
+      about: { ...(await siteNamed(services, params.id)), line: line.name },
+    }),
   ),
-  serve(api.endBusLink, async (input) => ({
-    link: await endLink(input.services, personOf(input), input.params.id),
-  })),
+  serve(
+    api.changeBusLine,
+    async (input) => ({
+      line: await changeLine(input.services, personOf(input), input.params.id, input.body.open),
+    }),
+    ({ body }, { line }) =>
+      Promise.resolve({ kind: 'lineChanged', about: { line: line.name, open: body.open ? 'yes' : 'no' } }),
+  ),
+  serve(api.busLinks, async ({ services, params }) => ({ links: await listLinks(services, params.id) })),
+  serve(
+    api.createBusLink,
+    (input) => createLink(input.services, personOf(input), input.params.id, input.body.name),
+    async ({ services, params, body }) => ({
+      kind: 'busLinkMade',
+      about: { ...(await siteNamed(services, params.id)), link: body.name },
+    }),
+  ),
+  serve(
+    api.endBusLink,
+    async (input) => ({
+      link: await endLink(input.services, personOf(input), input.params.id),
+    }),
+    (_, { link }) => Promise.resolve({ kind: 'busLinkEnded', about: { link: link.name } }),
+  ),
   serve(api.linkCalls, async (input) => ({
     calls: await callsFor(input.services, linkOf(input), input.context.req.raw.signal),
   })),
@@ -45,7 +67,11 @@ export const busRoutes = [
   serve(api.startBusRead, async (input) => ({
     work: await askForRead(input.services, personOf(input), input.params.id, input.body),
   })),
-  serve(api.startBusWrite, async (input) => ({
-    work: await askForWrite(input.services, personOf(input), input.params.id, input.body),
-  })),
+  serve(
+    api.startBusWrite,
+    async (input) => ({
+      work: await askForWrite(input.services, personOf(input), input.params.id, input.body),
+    }),
+    async ({ services, params }) => ({ kind: 'busWritten', about: await jobNamed(services, params.id) }),
+  ),
 ];

@@ -8,7 +8,20 @@ export const companyRoutes = [
   serve(api.kinds, async ({ services }) => ({ kinds: await readKinds(services) })),
   serve(api.useKind, ({ services, body }) => useKind(services, body)),
   serve(api.phones, ({ services }) => Promise.resolve({ phones: services.config.phones })),
-  serve(api.changeCompany, async ({ services, body }) => ({
-    company: await changeCompany(services, { ...body, schools: body.schools }),
-  })),
+  serve(
+    api.changeCompany,
+    async ({ services, body }) => ({
+      company: await changeCompany(services, { ...body, schools: body.schools }),
+    }),
+    ({ body }) =>
+      Promise.resolve({
+        kind: 'companyChanged',
+        about: {
+          fields: Object.keys(body)
+            .filter((field) => field !== 'version' && body[field as keyof typeof body] !== undefined)
+            .join(', '),
+          ...(body.secondFactor && { secondFactor: body.secondFactor }),
+        },
+      }),
+  ),
 ];

@@ -1,5 +1,5 @@
 import { UNNAMED_COMPANY } from '@brine/contract/company';
-import type { Company as CompanyView } from '@brine/contract/routes';
+import type { Company as CompanyView, SecondFactorOf } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Sides } from '@brine/core/foundation/unit';
 import type { Repositories } from '../database/database.ts';
@@ -20,6 +20,7 @@ export function changeCompany(
     readonly schools?: Sides | undefined;
     readonly displayUnit?: CompanyView['displayUnit'] | undefined;
     readonly offlineDays?: number | undefined;
+    readonly secondFactor?: SecondFactorOf | undefined;
     readonly version: number;
   },
 ): Promise<CompanyView> {
@@ -37,6 +38,7 @@ export function changeCompany(
     }
     if (change.displayUnit !== undefined) company.displayUnit = change.displayUnit;
     if (change.offlineDays !== undefined) company.offlineDays = change.offlineDays;
+    if (change.secondFactor !== undefined) company.secondFactor = change.secondFactor;
     await repositories.company.save();
     return viewOf(company);
   });
@@ -77,6 +79,7 @@ export function viewOf(company: Company): CompanyView {
     schools: company.schools,
     displayUnit: company.displayUnit,
     offlineDays: company.offlineDays,
+    secondFactor: company.secondFactor,
     kinds: company.kinds,
     version: company.version,
   };

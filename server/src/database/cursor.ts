@@ -6,7 +6,7 @@ export interface SortKey {
   /** An expression that is never null. */
   readonly sql: string;
   /** Its type, as a cast has it. */
-  readonly type: 'text' | 'timestamptz' | 'date' | 'uuid';
+  readonly type: 'text' | 'timestamptz' | 'date' | 'uuid' | 'bigint';
   /** From the last to the first. */
   readonly down?: boolean;
 }

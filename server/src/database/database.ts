@@ -1,6 +1,8 @@
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { attemptRepository } from '../auth/attempt.repository.ts';
+import { recoveryCodeRepository } from '../auth/recoveryCode.repository.ts';
+import { auditRepository } from '../audit/audit.repository.ts';
 import { sessionRepository } from '../auth/session.repository.ts';
 import { ticketRepository } from '../auth/ticket.repository.ts';
 import { busLineRepository } from '../bus/busLine.repository.ts';
@@ -34,6 +36,8 @@ export function repositoriesOn(em: EntityManager) {
     sessions: sessionRepository(em),
     tickets: ticketRepository(em),
     attempts: attemptRepository(em),
+    recoveryCodes: recoveryCodeRepository(em),
+    audit: auditRepository(em),
     sites: siteRepository(em),
     units: unitRepository(em),
     jobs: jobRepository(em),

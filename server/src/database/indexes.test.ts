@@ -21,9 +21,9 @@ async function planOf(query: string, values: readonly unknown[] = []): Promise<s
   });
 }
 
-const words = holds(['name', 'tag', 'plate'], 'walk-in');
-const place = holds(['name', 'place', 'customer', 'contact'], 'alley');
-const phone = holds(['name', 'place', 'customer', 'contact'], '0555 123', 'phone');
+const words = holds('unit', 'walk-in');
+const place = holds('site', 'alley');
+const phone = holds('site', '0555 123', 'digits');
 
 test.each([
   [
@@ -54,7 +54,7 @@ test.each([
     `select id from job where archived_at is null and ${FINISHED} and least(summary->'followUp'->>'due', summary->>'calibrationDue') <= ?`,
     ['2026-01-01'],
   ],
-  ['job_words', `select id from job where ${holds(['title'], 'too warm').sql}`, ['%too warm%']],
+  ['job_words', `select id from job where ${holds('job', 'too warm').sql}`, ['%too warm%']],
   ['unit_words', `select id from unit where ${words.sql}`, words.values],
   ['site_words', `select id from site where ${place.sql}`, place.values],
   ['site_digits', `select id from site where ${phone.sql}`, phone.values],

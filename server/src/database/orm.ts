@@ -20,6 +20,7 @@ import { Migration0016KindBoxes } from './migrations/Migration0016KindBoxes.ts';
 import { Migration0019Links } from './migrations/Migration0019Links.ts';
 import { Migration0020LargeLists } from './migrations/Migration0020LargeLists.ts';
 import { Migration0021HotReads } from './migrations/Migration0021HotReads.ts';
+import { Migration0022SecondFactor } from './migrations/Migration0022SecondFactor.ts';
 import { Migration0018Follow } from './migrations/Migration0018Follow.ts';
 import { Migration0017BusLines } from './migrations/Migration0017BusLines.ts';
 
@@ -46,6 +47,7 @@ export const migrations = [
   { name: 'Migration0019Links', class: Migration0019Links },
   { name: 'Migration0020LargeLists', class: Migration0020LargeLists },
   { name: 'Migration0021HotReads', class: Migration0021HotReads },
+  { name: 'Migration0022SecondFactor', class: Migration0022SecondFactor },
 ];
 
 /** Opens the ORM. No file discovery, no snapshot: what the tables are stands in the migrations. */

@@ -1,4 +1,5 @@
 import { sessionReads } from '../auth/session.reads.ts';
+import { auditReads } from '../audit/audit.reads.ts';
 import { entryReads } from '../jobs/entry.reads.ts';
 import { jobReads } from '../jobs/job.reads.ts';
 import { siteReads } from '../sites/site.reads.ts';
@@ -11,6 +12,7 @@ export function readsOn(reader: Reader) {
   return {
     sessions: sessionReads(reader),
     people: personReads(reader),
+    audit: auditReads(reader),
     sites: siteReads(reader),
     units: unitReads(reader),
     jobs: jobReads(reader),

@@ -5,15 +5,18 @@ export interface Condition {
 }
 
 /**
- * The condition that a row holds what a person typed: in one of the columns, which are searched as one text (a line each: what is typed in a field has no line break), or
- * as digits of a telephone number, however either is spaced. Nothing typed is held by every row. Written as the indexes of words have it (Migration0020).
+ * The condition that a row holds what a person typed, in small or large letters: in its words, which the database keeps in small letters beside the row (a line a column:
+ * what is typed in a field has no line break), or as digits of a telephone number, however either is spaced. Nothing typed is held by every row. Written as the
+ * indexes of words have it (Migration0021).
+ *
+ * @param row what the row is called in the statement
  */
-export function holds(columns: readonly string[], typed: string, phone?: string): Condition {
+export function holds(row: string, typed: string, also?: 'digits'): Condition {
   if (typed === '') return { sql: 'true', values: [] };
-  const number = phone === undefined ? null : holdingNumber(typed);
-  const text = `(${columns.join(" || E'\\n' || ")}) ilike ?`;
+  const number = also === undefined ? null : holdingNumber(typed);
+  const text = `${row}.words like lower(?)`;
   if (number === null) return { sql: text, values: [containing(typed)] };
-  return { sql: `(${text} or ${digitsIn(phone!)} like ?)`, values: [containing(typed), number] };
+  return { sql: `(${text} or ${row}.digits like ?)`, values: [containing(typed), number] };
 }
 
 /** A `like` pattern that finds text typed by a person: its own wildcards are taken literally. */
@@ -21,9 +24,6 @@ export const containing = (text: string): string => `%${text.replace(/[\\%_]/g, 
 
 /** Of fewer digits every telephone number holds some. */
 const LEAST_DIGITS = 4;
-
-/** A telephone number in a column, without what people write between its digits; an index holds the same (Migration0013). */
-const digitsIn = (column: string): string => `regexp_replace(${column}, '[^0-9]', '', 'g')`;
 
 /** A `like` pattern for the digits in what was typed; null where there are too few to mean a number. */
 function holdingNumber(typed: string): string | null {

@@ -3,6 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import type { ControllerDefinition } from '@brine/core/controllers/definitions';
 import type { EntryBody, PinnedDefinition } from '@brine/core/record/entries';
 import { hashPassword } from '../auth/password.ts';
+import { noSecond } from '../people/people.service.ts';
 import { demoFolder } from '../config.ts';
 import { storeDefinition } from '../controllers/controllers.service.ts';
 import type { Repositories } from '../database/database.ts';
@@ -100,6 +101,7 @@ async function loadPeople(repositories: Repositories, data: DemoData, now: Date)
       name: person.name,
       role: person.role,
       passwordHash: await hashPassword(person.password),
+      ...noSecond,
       disabledAt: null,
       demo: true,
       createdAt: now,

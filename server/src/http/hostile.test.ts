@@ -12,7 +12,7 @@ import { routes } from './routes.ts';
 const times = process.env['BRINE_FUZZ'] ? 10 : 1;
 const SEED = Number(process.env['BRINE_FUZZ_SEED'] ?? 14);
 const REQUESTS = 400 * times;
-const ENTRIES = 40 * times;
+const ENTRIES = 80 * times;
 const FILES = 20 * times;
 const LONGEST_MS = 10_000;
 

@@ -1,7 +1,7 @@
 import type { Context } from 'hono';
 import type { AnyObject, ObjectSchema } from 'yup';
 import type { DeepReadonly } from '@brine/contract/fields';
-import type { RouteContract } from '@brine/contract/routes';
+import type { AuditKind, RouteContract } from '@brine/contract/routes';
 import { checked } from '@brine/contract/validate';
 import type { Author } from '../auth/auth.service.ts';
 import type { Caller, Services, SignedIn } from './context.ts';
@@ -28,6 +28,15 @@ export interface RouteInput<Params, Query, Body> {
 export interface ServedRoute {
   readonly contract: RouteContract;
   handle(input: RouteInput<AnyObject, AnyObject, AnyObject>): Promise<unknown>;
+  /** What of it a lead can look up afterwards. */
+  readonly noted?: (input: RouteInput<AnyObject, AnyObject, AnyObject>, result: unknown) => Promise<Noted>;
+}
+
+/** What the audit keeps of an answer that was given: what was done, about what by name; by whom, where nobody was signed in before. */
+export interface Noted {
+  readonly kind: AuditKind;
+  readonly about?: Readonly<Record<string, string>>;
+  readonly person?: { readonly id: string; readonly login: string };
 }
 
 /** Serves a route of the contract: input and answer have its types. A `Response` is sent as it is (files). */
@@ -39,9 +48,13 @@ export function serve<
 >(
   contract: RouteContract<Params, Query, Body, Answer>,
   handle: (input: RouteInput<Params, Query, Body>) => Promise<DeepReadonly<Answer> | Response>,
+  noted?: (input: RouteInput<Params, Query, Body>, result: DeepReadonly<Answer>) => Promise<Noted>,
 ): ServedRoute {
-  return { contract, handle } as unknown as ServedRoute;
+  return { contract, handle, ...(noted && { noted }) } as unknown as ServedRoute;
 }
+
+/** What the audit keeps where the kind says all. */
+export const noted = (kind: AuditKind) => (): Promise<Noted> => Promise.resolve({ kind });
 
 /** The person of a route whose access has been checked. */
 export function personOf(input: { readonly person: SignedIn | null }): SignedIn {

@@ -1,3 +1,4 @@
+import { auditRoutes } from '../audit/audit.routes.ts';
 import { authRoutes } from '../auth/auth.routes.ts';
 import { busRoutes } from '../bus/bus.routes.ts';
 import { calendarRoutes } from '../calendars/calendars.routes.ts';
@@ -22,6 +23,7 @@ import type { ServedRoute } from './route.ts';
 /** Every route of the API, health and the OpenAPI document apart. */
 export const routes: readonly ServedRoute[] = [
   ...authRoutes,
+  ...auditRoutes,
   ...peopleRoutes,
   ...companyRoutes,
   ...siteRoutes,

@@ -54,9 +54,9 @@ const FEW = 2000;
  * every job.
  */
 async function heldBy(reader: Reader, text: string): Promise<Condition> {
-  const title = holds(['j.title'], text);
-  const unit = holds(['name', 'tag', 'plate'], text);
-  const site = holds(['name', 'place', 'customer', 'contact'], text, 'phone');
+  const title = holds('j', text);
+  const unit = holds('unit', text);
+  const site = holds('site', text, 'digits');
   const units = `select id from unit where ${unit.sql} union all select id from unit where site_id in (select id from site where ${site.sql})`;
   const values = [...title.values, ...unit.values, ...site.values];
   const few = await reader.rowsByTyped<{ id: string }>(

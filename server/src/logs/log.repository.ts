@@ -55,9 +55,11 @@ export function logRepository(em: EntityManager) {
       const sql = `copy (select ${timeSql}, ${roles.map(quoted).join(', ')} from log_point where log_id = '${log.id}'${inWindow(window)} order by at) to stdout (format csv)`;
       const client = await connectionOf(em);
       const sink = new Writable({
-        write(chunk: Buffer, _, done) {
-          into(chunk.toString('utf8')).then(() => done(), done);
+        // COPY sends each row by itself; what came meanwhile is handed on in one piece.
+        writev(pieces: readonly { readonly chunk: Buffer }[], done) {
+          into(Buffer.concat(pieces.map(({ chunk }) => chunk)).toString('utf8')).then(() => done(), done);
         },
+        highWaterMark: PIECE_BYTES,
       });
       await pipeline(client.query(copyTo(sql)), sink);
     },
@@ -72,6 +74,9 @@ const inWindow = ({ from, to }: LogWindow): string =>
   ]
     .map(([sign, at]) => (at === undefined ? '' : ` and at ${sign} '${new Date(at).toISOString()}'`))
     .join('');
+
+/** Rows that are handed on at once. */
+const PIECE_BYTES = 128 * 1024;
 
 const quoted = (role: ValueRole) => `"${role}"`;
 

@@ -68,7 +68,7 @@ describe('logs', () => {
         .trim()
         .split('\n');
     const [head, ...all] = await of('');
-    const [from, to] = [all[100]!.slice(0, 20), all[140]!.slice(0, 20)];
+    const [from, to] = [100, 140].map((n) => `${all[n]!.slice(0, 19)}Z`);
     expect(await of(`?from=${from}&to=${to}`)).toEqual([head, ...all.slice(100, 140)]);
     expect(await of(`?from=${to}`)).toEqual([head, ...all.slice(140)]);
     for (const wrong of ['yesterday', '2026-13-01T00:00:00Z', "2026-03-01T00:00:00Z' or true"]) {

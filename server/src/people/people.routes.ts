@@ -1,5 +1,7 @@
 import { api } from '@brine/contract/routes';
 import { withCookie } from '../auth/auth.routes.ts';
+import { resetSecond } from '../auth/second.service.ts';
+import type { Services } from '../http/context.ts';
 import { serve } from '../http/route.ts';
 import {
   changePerson,
@@ -11,23 +13,70 @@ import {
   takeLink,
 } from './people.service.ts';
 
+/** What was changed of somebody, in words: `role` and `disabled` decide who comes in. */
+const changeOf = (body: {
+  readonly role?: unknown;
+  readonly name?: unknown;
+  readonly disabled?: unknown;
+}) => ({
+  ...(body.role !== undefined && { role: String(body.role) }),
+  ...(body.disabled !== undefined && { disabled: body.disabled === true ? 'yes' : 'no' }),
+  ...(body.name !== undefined && { name: String(body.name) }),
+});
+
+/** The name of a person a route is about, read again: a handler answers with less. */
+const named = (services: Services, id: string) => services.database.reads.people.nameOf(id);
+
 export const peopleRoutes = [
   serve(api.people, async ({ services }) => ({ people: await listPeople(services) })),
-  serve(api.invite, async ({ services, body }) => ({
-    link: await invite(services, body.login, body.name, body.role),
-  })),
-  serve(api.changePerson, async ({ services, params, body }) => ({
-    person: await changePerson(services, params.id, body),
-  })),
-  serve(api.resetPassword, async ({ services, params }) => ({
-    link: await resetPassword(services, params.id),
-  })),
-  serve(api.endSessions, async ({ services, params }) => {
-    await endSessions(services, params.id);
-    return { done: true };
-  }),
+  serve(
+    api.invite,
+    async ({ services, body }) => ({ link: await invite(services, body.login, body.name, body.role) }),
+    async ({ body }) => ({ kind: 'invited', about: { person: body.name, role: body.role } }),
+  ),
+  serve(
+    api.changePerson,
+    async ({ services, params, body }) => ({ person: await changePerson(services, params.id, body) }),
+    async ({ body }, { person }) => ({
+      kind: 'personChanged',
+      about: { person: person.name, ...changeOf(body) },
+    }),
+  ),
+  serve(
+    api.resetPassword,
+    async ({ services, params }) => ({ link: await resetPassword(services, params.id) }),
+    async ({ services, params }) => ({
+      kind: 'passwordReset',
+      about: { person: await named(services, params.id) },
+    }),
+  ),
+  serve(
+    api.resetSecond,
+    async ({ services, params }) => {
+      await resetSecond(services, params.id);
+      return { done: true };
+    },
+    async ({ services, params }) => ({
+      kind: 'secondReset',
+      about: { person: await named(services, params.id) },
+    }),
+  ),
+  serve(
+    api.endSessions,
+    async ({ services, params }) => {
+      await endSessions(services, params.id);
+      return { done: true };
+    },
+    async ({ services, params }) => ({
+      kind: 'sessionsEnded',
+      about: { person: await named(services, params.id) },
+    }),
+  ),
   serve(api.link, async ({ services, params }) => ({ link: await lookAtLink(services, params.token) })),
-  serve(api.takeLink, async ({ services, caller, context, params, body }) => {
-    return withCookie(context, services, caller, await takeLink(services, params.token, body, caller));
-  }),
+  serve(
+    api.takeLink,
+    async ({ services, caller, context, params, body }) =>
+      withCookie(context, services, caller, await takeLink(services, params.token, body, caller)),
+    async (_, { person }) => ({ kind: 'linkTaken', person }),
+  ),
 ];

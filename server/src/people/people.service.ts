@@ -2,7 +2,7 @@ import type { OneTimeLink } from '@brine/contract/routes';
 import type { PersonLine } from '@brine/contract/routes';
 import type { api, AnswerOf } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
-import { openSession, type SignInResult } from '../auth/auth.service.ts';
+import { openSession, withSecond, type SignInResult } from '../auth/auth.service.ts';
 import { hashPassword } from '../auth/password.ts';
 import { refuseWeak } from '../auth/passwordRules.ts';
 import { hashOf, newToken } from '../auth/token.ts';
@@ -13,6 +13,8 @@ import type { Invitation } from './invitation.entity.ts';
 import type { Person } from './person.entity.ts';
 import type { Role } from '@brine/contract/routes';
 
+/** Nobody begins with a second factor. */
+export const noSecond = { secondSecret: null, secondSince: null, secondStep: 0 } as const;
 const DAY_MS = 86_400_000;
 const LINK_DAYS = 7;
 
@@ -33,6 +35,7 @@ export function invite(services: Services, login: string, name: string, role: Ro
       passwordHash: null,
       disabledAt: null,
       demo: false,
+      ...noSecond,
       createdAt: services.now(),
     });
     return makeLink(repositories, services.now(), { kind: 'invite', role, name, login, personId: person.id });
@@ -107,15 +110,22 @@ export async function takeLink(
     readonly login: string | null;
     readonly name: string | null;
     readonly password: string;
+    readonly code?: string | undefined;
     readonly device: string;
   },
   caller: Caller,
 ): Promise<SignInResult> {
   const known = await services.database.transaction(async (repositories) => {
     const link = await usableLink(repositories, token, services.now());
-    return [link.login, link.name, taken.login, taken.name].flatMap((text) => text ?? []);
+    const person = link.personId ? await repositories.people.byId(link.personId) : null;
+    return {
+      person: person?.secondSince ? person : null,
+      words: [link.login, link.name, taken.login, taken.name].flatMap((text) => text ?? []),
+    };
   });
-  refuseWeak(taken.password, known);
+  refuseWeak(taken.password, known.words);
+  // Another password is no way around the second factor.
+  if (known.person) await withSecond(services, caller, known.person, taken.code ?? null);
   const passwordHash = await hashPassword(taken.password);
   return services.database.transaction(async (repositories) => {
     const now = services.now();
@@ -184,6 +194,7 @@ async function firstLead(
     passwordHash: null,
     disabledAt: null,
     demo: false,
+    ...noSecond,
     createdAt: now,
   });
 }
@@ -233,6 +244,7 @@ function lineOf(person: Person): PersonLine {
     disabled: person.disabledAt !== null,
     invited: person.passwordHash === null,
     demo: person.demo,
+    second: Boolean(person.secondSince),
     version: person.version,
   };
 }

@@ -14,6 +14,11 @@ export const personEntity = defineEntity({
     disabledAt: p.datetime().nullable(),
     /** Demo people sign in on this machine only. */
     demo: p.boolean(),
+    /** The secret of the authenticator app, in base 32; it counts once a code of it was typed. */
+    secondSecret: p.string().nullable(),
+    secondSince: p.datetime().nullable(),
+    /** The step of the last code that was used: each works once. */
+    secondStep: p.integer().default(0),
     createdAt: p.datetime(),
     version: p.integer().version(),
   },

@@ -14,7 +14,7 @@ export interface SiteWish {
 }
 
 /** What a site is found by. */
-const own = (text: string) => holds(['s.name', 's.place', 's.customer', 's.contact'], text, 's.phone');
+const own = (text: string) => holds('s', text, 'digits');
 
 const byName: readonly SortKey[] = [
   { sql: 's.name', type: 'text' },
@@ -31,7 +31,7 @@ export function siteReads(reader: Reader) {
   function underSites(text: string, archived: boolean): Condition {
     const here = `u.archived_at is ${archived ? 'not null' : 'null'}`;
     if (text === '') return { sql: here, values: [] };
-    const [site, unit] = [own(text), holds(['u.name', 'u.tag', 'u.plate'], text)];
+    const [site, unit] = [own(text), holds('u', text)];
     return {
       sql: `${here} and ((${site.sql}) or (${unit.sql}))`,
       values: [...site.values, ...unit.values],
@@ -55,7 +55,7 @@ export function siteReads(reader: Reader) {
     /** Sites that hold the text themselves or in a unit, in order of name: those of one page, and how many there are. */
     places({ text, archived, after, limit }: SiteWish): Promise<Page> {
       const site = own(text);
-      const unit = holds(['u.name', 'u.tag', 'u.plate'], text);
+      const unit = holds('u', text);
       // Of what is archived a site is told that is archived itself, or of which a unit is.
       const held: Condition = archived
         ? {

@@ -34,7 +34,7 @@ export function unitReads(reader: Reader) {
         conditions: [
           { sql: `u.archived_at is ${archived ? 'not ' : ''}null`, values: [] },
           ...(siteId === null ? [] : [{ sql: 'u.site_id = ?', values: [siteId] }]),
-          ...(text === '' ? [] : [holds(['u.name', 'u.tag', 'u.plate'], text)]),
+          ...(text === '' ? [] : [holds('u', text)]),
         ],
         keys: inOrderOfList,
         after,
@@ -79,8 +79,7 @@ export function unitReads(reader: Reader) {
     /** Units in use of which no job was handed over, oldest first: some of them, and how many there are. */
     async withoutSheet(limit: number) {
       const from = `from unit u join site s on s.id = u.site_id
-          where u.archived_at is null and s.archived_at is null
-            and not exists (select 1 from job j where j.unit_id = u.id and jsonb_typeof(j.summary->'handedOver') = 'object')`;
+          where u.archived_at is null and s.archived_at is null and not u.handed_over`;
       const [rows, [counted]] = await Promise.all([
         reader.rows<{ id: string; tag: string; name: string; site_name: string }>(
           `select u.id, u.tag, u.name, s.name as site_name ${from} order by u.created_at, u.id limit ${limit}`,

@@ -1,6 +1,6 @@
 import { api } from '@brine/contract/routes';
 import { publicAddress } from '../http/publicAddress.ts';
-import { personOf, serve } from '../http/route.ts';
+import { noted, personOf, serve } from '../http/route.ts';
 import { askForJobFiles } from '../exports/jobFiles.service.ts';
 import { askForReport } from '../reports/reports.service.ts';
 import { askForSheets } from '../sheets/manySheets.service.ts';
@@ -39,15 +39,23 @@ export const workRoutes = [
       address: publicAddress(input.context, input.services.config),
     }),
   })),
-  serve(api.startReport, async (input) => ({
-    work: await askForReport(input.services, personOf(input), {
-      ...input.body,
-      site: input.body.site ?? null,
-      from: input.body.from,
-      to: input.body.to,
+  serve(
+    api.startReport,
+    async (input) => ({
+      work: await askForReport(input.services, personOf(input), {
+        ...input.body,
+        site: input.body.site ?? null,
+        from: input.body.from,
+        to: input.body.to,
+      }),
     }),
-  })),
-  serve(api.startJobFiles, async (input) => ({
-    work: await askForJobFiles(input.services, personOf(input)),
-  })),
+    ({ body }) => Promise.resolve({ kind: 'reportAsked', about: { from: body.from, to: body.to } }),
+  ),
+  serve(
+    api.startJobFiles,
+    async (input) => ({
+      work: await askForJobFiles(input.services, personOf(input)),
+    }),
+    noted('jobFilesAsked'),
+  ),
 ];
