@@ -481,6 +481,7 @@ export const webRooms = {
     'shared/watch',
   ],
   outbox: ['shared/display', 'shared/outbox', 'shared/session', 'shared/ui'],
+  audit: ['shared/api', 'shared/display', 'shared/ui'],
   people: ['shared/company', 'shared/mount', 'shared/api', 'shared/session', 'shared/ui'],
   practice: ['shared/bench', 'shared/job', 'shared/ui'],
   program: [

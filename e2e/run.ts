@@ -5,6 +5,7 @@ import { badInput } from './badInput.e2e.ts';
 import { firstLead, keys } from './desk.e2e.ts';
 import { companysDay } from './companysDay.e2e.ts';
 import { firstRun } from './firstRun.e2e.ts';
+import { secondFactor } from './secondFactor.e2e.ts';
 import { besideTheDemo } from './besideTheDemo.e2e.ts';
 import { leadsMorning } from './leadsMorning.e2e.ts';
 import { condenserFans } from './condenserFans.e2e.ts';
@@ -51,6 +52,7 @@ const tests = [
   companysDay,
   leadsMorning,
   firstRun,
+  secondFactor,
   besideTheDemo,
   provePath,
   secondBrowser,

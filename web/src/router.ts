@@ -35,6 +35,7 @@ const pages = {
   controlsPage: () => import('./controls/ControlsPage.vue'),
   writePage: () => import('./writing/WritePage.vue'),
   practicePage: () => import('./practice/PracticePage.vue'),
+  auditPage: () => import('./audit/AuditPage.vue'),
   peoplePage: () => import('./people/PeoplePage.vue'),
   accountPage: () => import('./signin/AccountPage.vue'),
   workPage: () => import('./work/WorkPage.vue'),
@@ -162,6 +163,7 @@ export function createAppRouter(): Router {
         component: pages.peoplePage,
         meta: { leadOnly: true, title: 'Company' },
       },
+      { path: '/audit', component: pages.auditPage, meta: { leadOnly: true, title: 'Audit' } },
       { path: '/account', component: pages.accountPage, meta: { title: 'Your account' } },
       { path: '/work', component: pages.workPage, meta: { title: 'Work under way' } },
       { path: '/waiting', component: pages.waitingPage, meta: { open: true, title: 'Waiting' } },
@@ -180,6 +182,8 @@ export function createAppRouter(): Router {
     await restored;
     if (to.meta.open) return true;
     if (!session.person) return { path: '/sign-in', query: { to: to.fullPath } };
+    // The server answers nothing else before.
+    if (session.person.needsSecond && to.path !== '/account') return { path: '/account' };
     if (to.meta.leadOnly && !session.isLead) return { path: '/today' };
     return true;
   });

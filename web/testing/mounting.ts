@@ -66,6 +66,7 @@ const company = {
   schools: {},
   displayUnit: 'fahrenheit' as const,
   offlineDays: 14,
+  secondFactor: 'nobody' as const,
   kinds: {},
   version: 1,
 };
@@ -73,11 +74,16 @@ const company = {
 /** Mounts a page as somebody signed in sees it, and lets it load. */
 export async function mountPage(
   page: Component,
-  { props = {}, role = 'lead', answers }: { props?: object; role?: Role; answers: Answers },
+  {
+    props = {},
+    role = 'lead',
+    needsSecond = false,
+    answers,
+  }: { props?: object; role?: Role; needsSecond?: boolean; answers: Answers },
 ): Promise<VueWrapper> {
   answerWith(
     answers && {
-      'GET /api/me': { person: { ...person, role } },
+      'GET /api/me': { person: { ...person, role, needsSecond } },
       'GET /api/company': { company },
       'POST /api/me/ticket': { ticket: 'ticket' },
       ...answers,
@@ -87,7 +93,7 @@ export async function mountPage(
   await kept().forget(person.id);
   setActivePinia(createPinia());
   const session = useSession();
-  session.person = { ...person, role };
+  session.person = { ...person, role, needsSecond };
   session.company = company;
   const router = createRouter({
     history: createMemoryHistory(),

@@ -3,6 +3,7 @@ import type { Priors } from '@brine/core/machines/identification';
 import { schools, type SchoolId, type Sides } from '@brine/core/foundation/unit';
 import { freeText, LONGEST_PHONE, name, version, whole, type DeepReadonly } from '../fields/index.ts';
 import { LARGEST_LOGO, LEAST_OFFLINE_DAYS, LONGEST_LOGO_URL, MOST_OFFLINE_DAYS } from '../lengths/index.ts';
+import { secondFactorChoices, type SecondFactorOf } from '../company/index.ts';
 import { paths } from '../paths/index.ts';
 import { contract } from './route.ts';
 import { count, flag, list, said } from './views.ts';
@@ -25,9 +26,6 @@ const displayUnit = () =>
     ['celsius', 'fahrenheit'],
     'displayUnit: expected celsius or fahrenheit',
   );
-/** Whom a company asks for a second factor. */
-export const secondFactorChoices = ['nobody', 'leads', 'everybody'] as const;
-export type SecondFactorOf = (typeof secondFactorChoices)[number];
 const secondFactorOf = () =>
   string<SecondFactorOf>().oneOf(
     secondFactorChoices,

@@ -4,14 +4,7 @@ export { type BusLine, type BusLink, type LineKind, type LinkAnswer, type LinkCa
 export { AUDIT_A_PAGE, auditKinds, type AuditKind, type AuditLine } from './audit.ts';
 export { type SessionLine } from './auth.ts';
 export { type TableName } from '../paths/index.ts';
-export {
-  type Company,
-  type KindBox,
-  type KindOffer,
-  type Phones,
-  secondFactorChoices,
-  type SecondFactorOf,
-} from './company.ts';
+export { type Company, type KindBox, type KindOffer, type Phones } from './company.ts';
 export { type EntryResult, type JobOrder, JOBS_A_PAGE, type JobState } from './jobs.ts';
 export { type ProgressLine } from './practice.ts';
 export { type Review, type UnitJudged } from './reviews.ts';

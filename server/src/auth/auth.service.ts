@@ -3,7 +3,7 @@ import type { Caller, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import type { Person } from '../people/person.entity.ts';
 import type { Repositories } from '../database/database.ts';
-import type { SecondFactorOf } from '@brine/contract/routes';
+import type { SecondFactorOf } from '@brine/contract/company';
 import { theCompany } from '../company/company.service.ts';
 import { judgeSecond, type SecondTyped } from './judgeSecond.ts';
 import { matchesPassword } from './password.ts';

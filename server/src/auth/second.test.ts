@@ -128,13 +128,11 @@ describe('a second factor', () => {
     expect(person.second).toBe(true);
     const { link } = (await lead.call('POST', `/api/people/${person.id}/reset`, {})).json;
     const take = (code?: string) =>
-      harness
-        .client()
-        .call('POST', `/api/links/${link.token}`, {
-          password: 'another long phrase',
-          device: 'd',
-          ...(code && { code }),
-        });
+      harness.client().call('POST', `/api/links/${link.token}`, {
+        password: 'another long phrase',
+        device: 'd',
+        ...(code && { code }),
+      });
     later(1);
     expect((await take()).json.error.code).toBe('secondFactor');
     expect((await take('000000')).json.error.code).toBe('secondFactor');

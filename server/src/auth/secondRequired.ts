@@ -1,4 +1,4 @@
-import type { SecondFactorOf } from '@brine/contract/routes';
+import type { SecondFactorOf } from '@brine/contract/company';
 import type { Role } from '@brine/contract/routes';
 
 /** Whether a company asks somebody for a second factor. Demo people sign in on this machine alone and have none. */

@@ -1,4 +1,5 @@
-import type { Role, SecondFactorOf } from '@brine/contract/routes';
+import type { SecondFactorOf } from '@brine/contract/company';
+import type { Role } from '@brine/contract/routes';
 import type { Reader } from '../database/reader.ts';
 
 /** A session that has not ended, with its person. */

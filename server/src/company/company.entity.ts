@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { USUAL_OFFLINE_DAYS } from '@brine/contract/lengths';
-import type { KindBox, SecondFactorOf } from '@brine/contract/routes';
+import type { SecondFactorOf } from '@brine/contract/company';
+import type { KindBox } from '@brine/contract/routes';
 import type { Sides } from '@brine/core/foundation/unit';
 
 /** The one company of an installation, with the sides it takes by default. */

@@ -1,5 +1,5 @@
-import { UNNAMED_COMPANY } from '@brine/contract/company';
-import type { Company as CompanyView, SecondFactorOf } from '@brine/contract/routes';
+import { UNNAMED_COMPANY, type SecondFactorOf } from '@brine/contract/company';
+import type { Company as CompanyView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Sides } from '@brine/core/foundation/unit';
 import type { Repositories } from '../database/database.ts';

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useRouter } from 'vue-router';
 import { LEAST_OFFLINE_DAYS, MOST_OFFLINE_DAYS } from '@brine/contract/lengths';
+import { secondFactorChoices, type SecondFactorOf } from '@brine/contract/company';
 import { schools, type SchoolId } from '@brine/core/foundation/unit';
 import { useCompanyFields } from '../shared/company/useCompanyFields.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
@@ -8,6 +10,7 @@ import CompanyLogo from './CompanyLogo.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 
 const session = useSession();
+const router = useRouter();
 const { name, phone, problem, change, rename, callUs, degrees } = useCompanyFields();
 const ids = Object.keys(schools) as SchoolId[];
 const rows = computed(() =>
@@ -33,6 +36,23 @@ const allDays = Array.from(
   (_, i) => LEAST_OFFLINE_DAYS + i,
 );
 const days = (event: Event) => change({ offlineDays: Number((event.target as HTMLSelectElement).value) });
+/** Who asks others for it has it: otherwise the next page would shut this lead out until it is set up. */
+async function askSecond(event: Event): Promise<void> {
+  const select = event.target as HTMLSelectElement;
+  const secondFactor = select.value as SecondFactorOf;
+  const sure =
+    secondFactor === 'nobody' ||
+    confirm(
+      `Ask ${secondFactor} for a second factor? Whoever has none sets it up at the next page they open, you too; until then nothing else opens. What waits on their devices is kept.`,
+    );
+  if (!sure) {
+    select.value = session.company?.secondFactor ?? 'nobody';
+    return;
+  }
+  await change({ secondFactor });
+  await session.restore();
+  if (session.person?.needsSecond) await router.push('/account');
+}
 const costs = (row: (typeof rows.value)[number]) =>
   row.sides.find((s) => s.side === (row.side || row.usual))?.costs ?? '';
 </script>
@@ -80,6 +100,17 @@ const costs = (row: (typeof rows.value)[number]) =>
         <label for="company-offline" class="field-label">Works without signal for</label
         ><select id="company-offline" :value="session.company?.offlineDays" @change="days">
           <option v-for="n in allDays" :key="n" :value="n">{{ n }} {{ n === 1 ? 'day' : 'days' }}</option>
+        </select>
+      </div>
+      <div class="flex flex-col gap-1">
+        <label for="company-second" class="field-label">Second factor asked of</label
+        ><select
+          id="company-second"
+          :value="session.company?.secondFactor ?? 'nobody'"
+          data-test="company-second"
+          @change="askSecond"
+        >
+          <option v-for="who in secondFactorChoices" :key="who" :value="who">{{ who }}</option>
         </select>
       </div>
     </div>

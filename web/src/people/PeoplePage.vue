@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { addressHere } from '../shared/mount/mount.ts';
 import { onMounted, ref } from 'vue';
+import { RouterLink } from 'vue-router';
 import { request } from '../shared/api/client.ts';
 import { useAct } from '../shared/api/useAct.ts';
 import { useCopy } from '../shared/ui/useCopy.ts';
@@ -48,6 +49,13 @@ const reset = (person: PersonLine) =>
     link.value = { name: person.name, address: addressOf(answer.link.token) };
   });
 const endSessions = (person: PersonLine) => act(() => request('endSessions', { params: { id: person.id } }));
+/** It opens the account to the password alone: asked before. */
+function resetSecond(person: PersonLine) {
+  const sure = confirm(
+    `Take the second factor of ${person.name} away? Be sure it is ${person.name} who asks. They are signed out everywhere and come in with the password alone until they set it up anew.`,
+  );
+  if (sure) void act(() => request('resetSecond', { params: { id: person.id } }));
+}
 function invited(name: string, token: string) {
   inviting.value = false;
   link.value = { name, address: addressOf(token) };
@@ -60,7 +68,9 @@ onMounted(() => act(async () => undefined));
   <section class="mx-auto w-full max-w-6xl px-4 py-5 sm:px-6">
     <div class="flex flex-wrap items-center gap-4">
       <h1>People</h1>
-      <span class="flex-1"></span
+      <span class="flex-1"></span>
+      <RouterLink class="link inline-flex min-h-11 items-center" to="/audit" data-test="to-audit"
+        >Sign-ins and changes</RouterLink
       ><AppButton kind="primary" data-test="invite" @click="inviting = true">Invite somebody</AppButton>
     </div>
     <FormProblem class="mt-3" :message="problem ?? copyProblem" />
@@ -113,13 +123,21 @@ onMounted(() => act(async () => undefined));
                   : person.demo
                     ? 'active, demo'
                     : 'active'
-            }}
+            }}<span v-if="person.second" class="hint block">second factor on</span>
           </td>
           <td class="text-right text-[14px]">
             <span class="inline-flex flex-wrap justify-end gap-x-4"
               ><button type="button" class="link" data-test="disable" @click="toggle(person)">
                 {{ person.disabled ? 'Enable' : 'Disable' }}</button
               ><button type="button" class="link" @click="reset(person)">New password link</button
+              ><button
+                v-if="person.second"
+                type="button"
+                class="link"
+                data-test="reset-second"
+                @click="resetSecond(person)"
+              >
+                Reset second factor</button
               ><button type="button" class="link" @click="endSessions(person)">
                 Sign out everywhere
               </button></span

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate';
 import { onMounted, ref } from 'vue';
+import { RouterLink } from 'vue-router';
 import { object, ref as yupRef, string } from 'yup';
 import { SHORTEST_PASSWORD } from '@brine/contract/lengths';
 import type { SessionLine } from '@brine/contract/routes';
@@ -12,6 +13,7 @@ import FormProblem from '../shared/ui/FormProblem.vue';
 import TextField from '../shared/ui/TextField.vue';
 import MyCalendar from './MyCalendar.vue';
 import OnAPhone from './OnAPhone.vue';
+import SecondFactor from './SecondFactor.vue';
 
 /** One’s own account: the password, and where one is signed in. */
 const session = useSession();
@@ -34,7 +36,10 @@ async function end(line: SessionLine) {
   );
   await load();
 }
-onMounted(load);
+/** As it was when the page opened: what is shown once, the recovery codes, is not moved away from under the eye. */
+const firstOfAll = session.person?.needsSecond === true;
+// Before it nothing else is answered.
+if (!firstOfAll) onMounted(load);
 
 const { handleSubmit, isSubmitting, resetForm } = useForm({
   validationSchema: object({
@@ -69,7 +74,7 @@ const machine = (browser: string) =>
     <p class="text-soft">
       {{ session.person?.name }}, login {{ session.person?.login }}, {{ session.person?.role }}
     </p>
-    <div class="mt-5 grid gap-x-12 gap-y-8 md:grid-cols-2">
+    <div v-if="!firstOfAll" class="mt-5 grid gap-x-12 gap-y-8 md:grid-cols-2">
       <form class="flex flex-col gap-4" novalidate aria-label="Password" @submit="submit">
         <h2>Change the password</h2>
         <p v-if="session.person?.demo" class="hint">Demo accounts keep their password.</p>
@@ -122,5 +127,11 @@ const machine = (browser: string) =>
       <MyCalendar class="md:col-span-2" />
       <OnAPhone class="md:col-span-2" />
     </div>
+    <SecondFactor class="mt-8" />
+    <p v-if="firstOfAll && !session.person?.needsSecond" class="mt-5">
+      <RouterLink class="link inline-flex min-h-11 items-center" to="/today" data-test="second-done"
+        >Go on to Today</RouterLink
+      >
+    </p>
   </section>
 </template>

@@ -4,11 +4,12 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { object, ref as yupRef, string } from 'yup';
 import { SHORTEST_PASSWORD } from '@brine/contract/lengths';
-import { request, messageOf } from '../shared/api/client.ts';
+import { ApiError, request, messageOf } from '../shared/api/client.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import TextField from '../shared/ui/TextField.vue';
+import SecondCode from './SecondCode.vue';
 
 const props = defineProps<{ token: string }>();
 const session = useSession();
@@ -31,7 +32,7 @@ const schema = computed(() =>
 );
 const { handleSubmit, isSubmitting } = useForm({
   validationSchema: schema,
-  initialValues: { login: '', name: '', password: '', again: '' },
+  initialValues: { login: '', name: '', password: '', again: '', code: '' },
 });
 
 onMounted(async () => {
@@ -42,17 +43,22 @@ onMounted(async () => {
   }
 });
 
-const submit = handleSubmit(async ({ login, name, password }) => {
+/** Whoever has a second factor keeps it with another password. */
+const asksForCode = ref(false);
+const submit = handleSubmit(async ({ login, name, password, code }) => {
   problem.value = null;
   try {
     await session.takeLink(props.token, {
       login: first.value ? login : null,
       name: first.value ? name : null,
       password,
+      ...(asksForCode.value && { code }),
     });
     await router.push('/today');
   } catch (error) {
-    problem.value = messageOf(error);
+    const asked = error instanceof ApiError && error.code === 'secondFactor' && !asksForCode.value;
+    if (asked) asksForCode.value = true;
+    else problem.value = messageOf(error);
   }
 });
 </script>
@@ -72,6 +78,7 @@ const submit = handleSubmit(async ({ login, name, password }) => {
         :hint="`At least ${SHORTEST_PASSWORD} characters; several words are easy to keep in mind`"
       />
       <TextField name="again" label="The same again" type="password" autocomplete="new-password" />
+      <SecondCode v-if="asksForCode" />
     </template>
     <FormProblem :message="problem" />
     <AppButton v-if="link" kind="primary" type="submit" :disabled="isSubmitting" data-test="take-link"

@@ -9,30 +9,44 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import TextField from '../shared/ui/TextField.vue';
+import SecondCode from './SecondCode.vue';
 
 const session = useSession();
 const outbox = useOutbox();
 const router = useRouter();
 const route = useRoute();
 const problem = ref<string | null>(null);
-const { handleSubmit, isSubmitting } = useForm({
-  initialValues: { login: '', password: '' },
+/** Login and password were right: the code of the second factor is asked for. */
+const asksForCode = ref(false);
+const { handleSubmit, isSubmitting, setFieldValue } = useForm({
+  initialValues: { login: '', password: '', code: '' },
   validationSchema: object({
     login: string().required('Expected your login'),
     password: string().required('Expected your password'),
   }),
 });
 
-const submit = handleSubmit(async ({ login, password }) => {
+const submit = handleSubmit(async ({ login, password, code }) => {
   problem.value = null;
   try {
-    await session.signIn(login, password);
+    await session.signIn(login, password, asksForCode.value ? code : null);
     const to = String(route.query['to'] ?? '/today');
     await router.push(to.startsWith('/') && !to.startsWith('//') ? to : '/today');
   } catch (error) {
+    if (error instanceof ApiError && error.code === 'secondFactor') {
+      // The first time it is no fault: the field says what is asked for.
+      problem.value = asksForCode.value ? error.message : null;
+      asksForCode.value = true;
+      setFieldValue('code', '');
+      return;
+    }
     problem.value = error instanceof ApiError ? error.message : 'Signing in failed';
   }
 });
+function again(): void {
+  asksForCode.value = false;
+  problem.value = null;
+}
 </script>
 
 <template>
@@ -46,8 +60,15 @@ const submit = handleSubmit(async ({ login, password }) => {
       <p v-if="session.ended" class="border-l-4 border-amber bg-amber-wash px-3 py-2" role="status">
         {{ session.ended }}
       </p>
-      <TextField name="login" label="Login" autocomplete="username" />
-      <TextField name="password" label="Password" type="password" autocomplete="current-password" />
+      <TextField v-show="!asksForCode" name="login" label="Login" autocomplete="username" />
+      <TextField
+        v-show="!asksForCode"
+        name="password"
+        label="Password"
+        type="password"
+        autocomplete="current-password"
+      />
+      <SecondCode v-if="asksForCode" />
       <FormProblem :message="problem" />
       <AppButton kind="primary" type="submit" :disabled="isSubmitting" data-test="sign-in">Sign in</AppButton>
       <p v-if="outbox.entries.length > 0" class="border-l-4 border-amber bg-amber-wash px-3 py-2">
@@ -55,7 +76,10 @@ const submit = handleSubmit(async ({ login, password }) => {
         this device.
         <RouterLink class="link" to="/waiting">Look, or export</RouterLink>
       </p>
-      <p class="hint">
+      <p v-if="asksForCode">
+        <button type="button" class="link min-h-11" @click="again">Sign in as somebody else</button>
+      </p>
+      <p v-else class="hint">
         No account? A lead of your company sends you a link. Forgotten the password? A lead sends you a new
         one.
       </p>

@@ -44,12 +44,18 @@ test('a viewer adds no site', async () => {
 test('more sites than a page: how many there are is said, and the next page is asked for', async () => {
   const page = await mountPage(UnitsPage, {
     answers: {
-      'GET /api/places?search=&archived=false&page=1': {
+      'GET /api/places?search=&archived=false&after=here': {
         sites: [{ ...site, id: 's2', name: 'Next site' }],
         units: [],
+        next: null,
         total: 2,
       },
-      'GET /api/places?search=&archived=false': { sites: [site], units: [aJob.unit], total: 2 },
+      'GET /api/places?search=&archived=false': {
+        sites: [site],
+        units: [aJob.unit],
+        next: 'here',
+        total: 2,
+      },
     },
   });
   expect(page.get('[data-test="places-count"]').text()).toContain('1 of 2 sites');

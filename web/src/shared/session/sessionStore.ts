@@ -12,7 +12,7 @@ const SIGN_OUT = nameHere('brine-sign-out');
 
 /** What a lead changes of the company. */
 export type CompanyChange = Partial<
-  Pick<Company, 'name' | 'phone' | 'logo' | 'schools' | 'displayUnit' | 'offlineDays'>
+  Pick<Company, 'name' | 'phone' | 'logo' | 'schools' | 'displayUnit' | 'offlineDays' | 'secondFactor'>
 >;
 
 /** Who is signed in, and the company. The last person is remembered for some days, so that a page works without signal. */
@@ -34,7 +34,9 @@ export const useSession = defineStore('session', () => {
       const { person: found } = await request('me');
       await become(
         found,
-        (await outbox.hasTicket(found.id)) || found.role === 'viewer' ? null : await newTicket(),
+        (await outbox.hasTicket(found.id)) || found.role === 'viewer' || found.needsSecond
+          ? null
+          : await newTicket(),
       );
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
@@ -53,10 +55,11 @@ export const useSession = defineStore('session', () => {
       ended.value = `${last.person.name} was last in contact with the server on ${last.contactAt.slice(0, 10)}; without signal it works for ${last.days} days. What is typed stays on this device.`;
   }
 
-  async function signIn(login: string, password: string): Promise<void> {
+  /** `code`: of the second factor, once it was asked for. */
+  async function signIn(login: string, password: string, code: string | null = null): Promise<void> {
     const device = await outbox.device();
     const result = await request('signIn', {
-      body: { login, password, device },
+      body: { login, password, device, ...(code !== null && { code }) },
     });
     await become(result.person, result.ticket);
   }
@@ -64,7 +67,7 @@ export const useSession = defineStore('session', () => {
   /** Takes a one-time link: sets a password and signs in. */
   async function takeLink(
     token: string,
-    taken: { login: string | null; name: string | null; password: string },
+    taken: { login: string | null; name: string | null; password: string; code?: string },
   ): Promise<void> {
     const device = await outbox.device();
     const result = await request('takeLink', {
@@ -80,6 +83,19 @@ export const useSession = defineStore('session', () => {
       body: { current, next, device: await outbox.device() },
     });
     if (person.value) await outbox.keepTicket(person.value, ticket);
+  }
+
+  /** The first code of an app: the second factor counts from now on; this device goes on with a new ticket. Answers with the recovery codes. */
+  async function confirmSecond(code: string): Promise<readonly string[]> {
+    const { recoveryCodes, ticket } = await request('confirmSecond', {
+      body: { code, device: await outbox.device() },
+    });
+    if (person.value) {
+      person.value = { ...person.value, needsSecond: false };
+      rememberPerson(person.value, company.value, new Date());
+      await outbox.keepTicket(person.value, ticket);
+    }
+    return recoveryCodes;
   }
 
   /** Signs out here at once; without signal the server is told at the next contact. What was kept goes once nothing of this person waits. */
@@ -160,6 +176,7 @@ export const useSession = defineStore('session', () => {
     signIn,
     takeLink,
     changePassword,
+    confirmSecond,
     signOut,
     loadCompany,
     changeCompany,
