@@ -14,7 +14,7 @@ export const LONGEST_LOGO_URL = Math.ceil(LARGEST_LOGO / 3) * 4 + 40;
 /** Largest whole number that the database keeps in an integer column. */
 export const MAX_INTEGER = 2_147_483_647;
 /** Shortest password, in characters. */
-export const SHORTEST_PASSWORD = 10;
+export const SHORTEST_PASSWORD = 12;
 export const LONGEST_PASSWORD = 500;
 
 /** How long a device may work without contact with the server, days; a lead chooses. */

@@ -27,7 +27,7 @@ test('empty: nothing is sent without two equal passwords, and the page says why'
   await type(page, 'long enough it is', 'another one');
   expect(page.text()).toContain('The two passwords differ');
   await type(page, 'short', 'short');
-  expect(page.text()).toContain('at least 10 characters');
+  expect(page.text()).toContain('at least 12 characters');
   expect(taken()).toEqual([]);
 });
 
