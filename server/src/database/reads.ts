@@ -2,6 +2,7 @@ import { sessionReads } from '../auth/session.reads.ts';
 import { auditReads } from '../audit/audit.reads.ts';
 import { entryReads } from '../jobs/entry.reads.ts';
 import { jobReads } from '../jobs/job.reads.ts';
+import { logReads } from '../logs/log.reads.ts';
 import { siteReads } from '../sites/site.reads.ts';
 import { unitReads } from '../units/unit.reads.ts';
 import { personReads } from '../people/person.reads.ts';
@@ -17,6 +18,7 @@ export function readsOn(reader: Reader) {
     units: unitReads(reader),
     jobs: jobReads(reader),
     entries: entryReads(reader),
+    logs: logReads(reader),
   };
 }
 

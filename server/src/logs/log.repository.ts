@@ -46,13 +46,13 @@ export function logRepository(em: EntityManager) {
 
     /** The readings of a log that lie in a window, as lines of the open format, read as a stream. */
     async write(
-      log: StoredLog,
+      id: string,
       timeSql: string,
       roles: readonly ValueRole[],
       window: LogWindow,
       into: (text: string) => Promise<void>,
     ): Promise<void> {
-      const sql = `copy (select ${timeSql}, ${roles.map(quoted).join(', ')} from log_point where log_id = '${log.id}'${inWindow(window)} order by at) to stdout (format csv)`;
+      const sql = `copy (select ${timeSql}, ${roles.map(quoted).join(', ')} from log_point where log_id = '${id}'${inWindow(window)} order by at) to stdout (format csv)`;
       const client = await connectionOf(em);
       const sink = new Writable({
         // COPY sends each row by itself; what came meanwhile is handed on in one piece.

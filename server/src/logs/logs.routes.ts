@@ -2,7 +2,7 @@ import { api } from '@brine/contract/routes';
 import { layoutProblem, type LogLayout } from '@brine/core/logs/reading';
 import { AppError } from '../http/errors.ts';
 import { personOf, serve } from '../http/route.ts';
-import { listLogs, streamLog, takeLog } from './logs.service.ts';
+import { listLogs, readLogFile, takeLog } from './logs.service.ts';
 
 export const logRoutes = [
   serve(api.logs, async ({ services, params }) => ({ logs: await listLogs(services, params.id) })),
@@ -22,8 +22,8 @@ export const logRoutes = [
     };
   }),
   serve(api.log, async ({ services, params, query }) => {
-    const { name, stream } = await streamLog(services, params.id, params.log, query);
-    return new Response(stream, {
+    const { name, body } = await readLogFile(services, params.id, params.log, query);
+    return new Response(body, {
       headers: {
         'content-type': 'text/csv; charset=utf-8',
         'content-disposition': `attachment; filename="${name.replace(/[^\w. -]+/g, '') || 'log'}.log.csv"`,

@@ -1,11 +1,12 @@
 import { join } from 'node:path';
 import type { LogView } from '@brine/contract/routes';
-import { formatName, type LogLayout } from '@brine/core/logs/reading';
+import type { LogLayout } from '@brine/core/logs/reading';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { slowStream } from '../http/slowStream.ts';
 import { mustFindJob } from '../jobs/jobs.service.ts';
 import type { StoredLog } from './log.entity.ts';
+import { headLine, timeOf } from './log.reads.ts';
 import type { LogWindow } from './log.repository.ts';
 import { inOwnFolder } from '../work/inOwnFolder.ts';
 import { spool } from './spool.ts';
@@ -65,28 +66,29 @@ export function listLogs(services: Services, jobId: string): Promise<readonly Lo
   });
 }
 
-const times = {
-  true: `to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"')`,
-  asWritten: `to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS')`,
-  elapsed: `extract(epoch from at)::bigint`,
-} as const;
+/** A window up to so long is sent in one piece; what is longer as a stream, no faster than it is read. */
+const ONE_PIECE_MS = 32 * 24 * 3600 * 1000;
 
-/** A log as a stream of the open format: all of it, or what lies in a window. */
-export async function streamLog(
+/** A log in the open format: all of it, or what lies in a window. */
+export async function readLogFile(
   services: Services,
   jobId: string,
   id: string,
-  window: LogWindow = {},
-): Promise<{ readonly name: string; readonly stream: ReadableStream<Uint8Array> }> {
-  const log = await services.database.transaction((repositories) => repositories.logs.byId(id));
-  if (!log || log.jobId !== jobId) throw new AppError('notFound', 'This log is not here');
+  { from, to }: LogWindow = {},
+): Promise<{ readonly name: string; readonly body: string | ReadableStream<Uint8Array> }> {
+  const { database } = services;
+  const head = await database.reads.logs.head(jobId, id);
+  if (!head) throw new AppError('notFound', 'This log is not here');
+  const { name, columns, clock } = head;
+  if (from !== undefined && to !== undefined && Date.parse(to) - Date.parse(from) <= ONE_PIECE_MS)
+    return { name, body: headLine(columns) + (await database.reads.logs.window(id, head, from, to)) };
   const stream = slowStream((push) =>
-    services.database.transaction(async (repositories) => {
-      await push(`time,${log.columns.map(formatName).join(',')}\n`);
-      await repositories.logs.write(log, times[log.clock.kind], log.columns, window, push);
+    database.transaction(async (repositories) => {
+      await push(headLine(columns));
+      await repositories.logs.write(id, timeOf[clock.kind], columns, { from, to }, push);
     }),
   );
-  return { name: log.name, stream };
+  return { name, body: stream };
 }
 
 function sameOrRefuse(twin: StoredLog, jobId: string, name: string): LogView {

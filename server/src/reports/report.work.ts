@@ -97,7 +97,7 @@ async function jobsOf(means: Means, unitId: string, folder: string): Promise<rea
 async function writeAir({ database }: Means, log: StoredLog, path: string): Promise<void> {
   const file = createWriteStream(path, { mode: 0o600 });
   await database.transaction((repositories) =>
-    repositories.logs.write(log, 'extract(epoch from at)', ['air'], {}, async (text) => {
+    repositories.logs.write(log.id, 'extract(epoch from at)', ['air'], {}, async (text) => {
       if (!file.write(text)) await once(file, 'drain');
     }),
   );

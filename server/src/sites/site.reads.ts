@@ -77,6 +77,7 @@ export function siteReads(reader: Reader) {
         after,
         limit,
         typed: text !== '',
+        inOnePass: text !== '',
       });
     },
     /** Sites as pages see them, in the order of the ids, as the text of a list. */

@@ -40,6 +40,7 @@ export function unitReads(reader: Reader) {
         after,
         limit,
         typed: text !== '',
+        inOnePass: text !== '',
       }),
     /** Units as pages see them, in the order of the ids, as the text of a list. */
     async viewsText(ids: readonly string[]): Promise<string> {

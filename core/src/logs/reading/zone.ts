@@ -13,8 +13,19 @@ export interface ZoneClock {
   offsetAt(trueSeconds: number): number;
 }
 
-/** The clock of an IANA zone, or null where there is no such zone. */
+const clocks = new Map<string, ZoneClock | null>();
+
+/** The clock of an IANA zone, or null where there is no such zone. It is made once: what it learned of a zone is kept. */
 export function zoneClock(zone: string): ZoneClock | null {
+  let clock = clocks.get(zone);
+  if (clock === undefined) {
+    clock = newClock(zone);
+    clocks.set(zone, clock);
+  }
+  return clock;
+}
+
+function newClock(zone: string): ZoneClock | null {
   let format: Intl.DateTimeFormat;
   try {
     format = new Intl.DateTimeFormat('en-GB', {
@@ -39,7 +50,10 @@ export function zoneClock(zone: string): ZoneClock | null {
     known.set(key, offset);
     return offset;
   };
+  const held = heldOffset(offsetAt);
   const toTrue = (local: number, before: number): number => {
+    const usual = held(local - SECONDS_PER_DAY, local + SECONDS_PER_DAY);
+    if (usual !== null) return local - usual;
     // The clock's offsets a day before and after hold every candidate.
     const [early, late] = [offsetAt(local - SECONDS_PER_DAY), offsetAt(local + SECONDS_PER_DAY)];
     const candidates = [local - Math.max(early, late), local - Math.min(early, late)].filter(
@@ -49,6 +63,25 @@ export function zoneClock(zone: string): ZoneClock | null {
     return candidates.find((t) => t >= before) ?? candidates.at(-1)!;
   };
   return { toTrue, offsetAt };
+}
+
+/**
+ * The offset that holds over a whole stretch of time, or null where the clocks change in it. The stretch without a change that the rows of a log are in is kept, and
+ * goes on day by day: no zone has changed its clocks twice within one (IANA time zone database).
+ */
+function heldOffset(offsetAt: (trueSeconds: number) => number) {
+  let [from, until, offset] = [0, 0, 0];
+  return (first: number, last: number): number | null => {
+    if (first >= from && last < until) return offset;
+    if (!(first >= from && first < until)) {
+      from = Math.floor(first / HALF_HOUR) * HALF_HOUR;
+      until = from + HALF_HOUR;
+      offset = offsetAt(from);
+    }
+    while (until <= last && offsetAt(until + SECONDS_PER_DAY - HALF_HOUR) === offset)
+      until += SECONDS_PER_DAY;
+    return last < until ? offset : null;
+  };
 }
 
 function ask(format: Intl.DateTimeFormat, trueSeconds: number): number {
