@@ -2,10 +2,11 @@ import { largeLists } from '../e2e/load/lists.ts';
 import { underLoad } from '../e2e/load/underLoad.ts';
 import { ensureBuilt } from './lib/build.mjs';
 import { floodBounds } from './bench/flood.ts';
+import { keyBounds } from './bench/keys.ts';
 import { benchKinds } from './bench/kinds.ts';
 import { benchLearned } from './bench/learned.ts';
 import { lineBounds } from './bench/lines.ts';
-import { benchLogs } from './bench/logs.ts';
+import { benchLogs, logBounds } from './bench/logs.ts';
 import { benchSimulation, simulationBounds } from './bench/simulation.ts';
 import { largest, scaleBounds } from './bench/scale.ts';
 import { benchWiring } from './bench/wiring.ts';
@@ -78,6 +79,8 @@ if (process.argv.includes('--check')) {
   ensureBuilt();
   const bounds = [
     ...simulationBounds(read('docs/formats/examples/fish-freezer.scenario.json')),
+    ...keyBounds(),
+    ...logBounds(),
     ...(await lineBounds(family('skerry-dx'))),
     ...(await floodBounds()),
     ...(await largeLists((text) => process.stdout.write(`       ${text}\n`))),

@@ -9,6 +9,17 @@ import { holds } from './search.ts';
 let harness: Harness;
 beforeAll(async () => {
   harness = await startHarness();
+  // Of rows enough that an index of few is worth more than one of all.
+  const id = await harness.person('ida', 'lead');
+  await harness.orm.em.getConnection().execute(
+    `insert into site (id, name, place, note, customer, contact, phone, archived_at, created_at) values ('${id}', 'Quay', '', '', '', '', '', null, now());
+     insert into unit (id, site_id, name, tag, plate, archived_at, created_at) values ('${id}', '${id}', 'Freezer', '', '', null, now());
+     insert into job (id, unit_id, title, last_sequence, created_by, created_at, archived_at, summary, summary_of)
+       select gen_random_uuid(), '${id}', 'Job ' || n, 0, '${id}', now() - n * interval '1 hour', null,
+              case when n % 2 = 0 then '{"handedOver":{"at":"2026-01-01","to":"Ann"},"unanswered":0}'::jsonb end, 0
+         from generate_series(1, 4000) n;
+     analyze job;`,
+  );
 });
 afterAll(() => harness.stop());
 

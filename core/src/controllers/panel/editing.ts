@@ -93,6 +93,40 @@ export function turn(
   return wraps ? { ...edit, value: by > 0 ? scale.min : scale.max } : edit;
 }
 
+/**
+ * Several turns one after the other, as {@link turn} does them. Of a number on its steps all that go the same way up to an end are one sum: planning turns a value some
+ * hundred times.
+ */
+export function turnTimes(
+  machine: Machine,
+  state: PanelState,
+  parameter: Parameter,
+  rules: EditRules,
+  edit: Edit,
+  by: 1 | -1,
+  times: number,
+): Edit {
+  let [now, left] = [edit, times];
+  const scale = edit.by === 'number' ? scaleNow(machine, state, parameter) : null;
+  while (left > 0) {
+    // The first of them comes onto the steps, or round the end.
+    now = turn(machine, state, parameter, rules, now, by);
+    left -= 1;
+    if (!scale || now.by !== 'number') continue;
+    const room = (by > 0 ? scale.max - now.value : now.value - scale.min) / scale.resolution;
+    const atOnce = Math.min(left, Math.max(0, Math.floor(room + STEP_TOLERANCE)));
+    if (atOnce > 0) {
+      const value = clean(now.value + by * atOnce * scale.resolution, decimalsOf(scale.resolution));
+      now = { ...now, value };
+      left -= atOnce;
+    } else if (rules.ends !== 'wrap') return now;
+  }
+  return now;
+}
+
+/** How far the room to an end may lie from a whole step: binary fractions. */
+const STEP_TOLERANCE = 1e-9;
+
 /** Moves the cursor of a typed number; it stops at the ends. */
 export function moveCursor(edit: Edit, by: 1 | -1): Edit {
   if (edit.by !== 'digits') return edit;

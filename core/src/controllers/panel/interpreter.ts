@@ -3,7 +3,7 @@ import { fullMemory } from '../definitions/index.ts';
 import { afterDeed, atEase, type Condition } from './condition.ts';
 import { strokeOf, type Act, type Stroke } from './act.ts';
 import { follow, stillFollowing } from './entering.ts';
-import { holdDown, inMenu, letGo, openMenu, answer, timeOut } from './menu.ts';
+import { holdDown, inMenu, letGo, openMenu, answer, timeOut, turned } from './menu.ts';
 import { menuOf, nothingOpen, type Machine, type PanelState } from './machine.ts';
 import { toRest } from './memory.ts';
 import { shows } from './shows.ts';
@@ -50,8 +50,16 @@ export function act(machine: Machine, before: PanelState, what: Act): Acted {
     if (!machine.panel.keys.some((k) => k.id === key)) throw new WrongAct(`this panel has no key ${key}`);
   if (held !== null && state.holding === null) state = holdDown(machine, state, held);
   const stroke = strokeOf(what);
-  for (let i = 0; i < (what.action === 'press' ? (what.times ?? 1) : 1); i += 1)
+  const times = what.action === 'press' ? (what.times ?? 1) : 1;
+  for (let i = 0; i < times; i += 1) {
+    // Once a value is under edit, the keys that turn it do nothing else.
+    const all = state.phase === 'edit' && times - i > 1 ? turned(machine, state, stroke, times - i) : null;
+    if (all !== null) {
+      state = all;
+      break;
+    }
     state = strike(machine, state, stroke);
+  }
   const result = shown(machine, state);
   return held !== null && !what.keep ? { state: letGo(machine, state), shows: result.shows } : result;
 }

@@ -1,7 +1,7 @@
 import type { Closing, LeaveRule, Menu, MoveRules, Parameter } from '../definitions/index.ts';
 import { asShown } from '../definitions/index.ts';
 import { fit, isPress, type Stroke } from './act.ts';
-import { atLastPlace, beginEdit, canTake, moveCursor, turn, valueOfEdit } from './editing.ts';
+import { atLastPlace, beginEdit, canTake, moveCursor, turn, turnTimes, valueOfEdit } from './editing.ts';
 import { entriesOf, positionOf, sameEntry } from './entries.ts';
 import { menuOf, parameterAt, type Machine, type PanelState } from './machine.ts';
 import { keep, save, toRest } from './memory.ts';
@@ -70,6 +70,20 @@ export function inMenu(machine: Machine, state: PanelState, stroke: Stroke | 'po
   if ((edit.starts ?? 'open') === 'open' && isPress(stroke, move.open))
     return { ...state, phase: 'edit', edit: beginEdit(machine, state, parameter, edit) };
   return state;
+}
+
+/** Presses of a key that turns the value under edit, all at once; null where the stroke does something else, which comes one by one. */
+export function turned(
+  machine: Machine,
+  state: PanelState,
+  stroke: Stroke,
+  times: number,
+): PanelState | null {
+  const { edit: rules = {} } = menuOf(machine, state);
+  const by = isPress(stroke, rules.more) ? 1 : isPress(stroke, rules.less) ? -1 : 0;
+  const parameter = by === 0 ? null : parameterAt(machine, state);
+  if (by === 0 || !parameter || !state.edit) return null;
+  return { ...state, edit: turnTimes(machine, state, parameter, rules, state.edit, by, times) };
 }
 
 /** The key of the holding style goes down: the value under the cursor can be turned. */
