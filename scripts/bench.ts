@@ -1,4 +1,5 @@
 import { largeLists } from '../e2e/load/lists.ts';
+import { soak } from '../e2e/load/soak.ts';
 import { underLoad } from '../e2e/load/underLoad.ts';
 import { ensureBuilt } from './lib/build.mjs';
 import { floodBounds } from './bench/flood.ts';
@@ -72,6 +73,13 @@ if (process.argv.includes('--scale')) {
   const logPoints = Number(process.argv[process.argv.indexOf('--log-points') + 1] || largest.logPoints);
   const size = process.argv.includes('--log-points') ? { ...largest, logPoints } : largest;
   process.exit(told(await scaleBounds(size, (text) => process.stdout.write(`       ${text}\n`))) ? 0 : 1);
+}
+
+// `--soak 60`: a server under mixed work for so many minutes; whether its memory stays flat.
+if (process.argv.includes('--soak')) {
+  ensureBuilt();
+  const minutes = Number(process.argv[process.argv.indexOf('--soak') + 1] || 60);
+  process.exit(told(await soak(minutes, (text) => process.stdout.write(`       ${text}\n`))) ? 0 : 1);
 }
 
 // `--check`: only the bounds that an issue asked for; fails where one is not held.

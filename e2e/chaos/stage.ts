@@ -18,6 +18,8 @@ export interface Stage {
   readonly databaseUrl: string;
   killServer(index: number): void;
   killCluster(): void;
+  /** The processes of the servers, as they are now. */
+  pids(): readonly number[];
   /** Waits until every server says that a write would succeed. */
   ready(): Promise<void>;
   end(): void;
@@ -69,6 +71,7 @@ export async function startStage(count: number, home = throwAwayFolder('chaos'))
       const pid = readFileSync(join(cluster.home, 'data/postmaster.pid'), 'utf8').split('\n')[0];
       process.kill(Number(pid), 'SIGKILL');
     },
+    pids: () => children.map((child) => child.pid!),
     ready: async () => void (await Promise.all(bases.map(readyAt))),
     end: () => {
       ending = true;

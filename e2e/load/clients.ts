@@ -4,6 +4,8 @@ import { Agent, request } from 'node:http';
 export interface Asked {
   readonly url: string;
   readonly headers: Readonly<Record<string, string>>;
+  /** Milliseconds that whoever asks rests afterwards. */
+  readonly pause?: number;
 }
 
 /** What a load came to. */
@@ -24,8 +26,10 @@ export async function clients(count: number, seconds: number, asked: (n: number)
     Array.from({ length: count }, async () => {
       while (performance.now() < end) {
         const at = performance.now();
-        await answered(agent, asked((n += 1)));
+        const what = asked((n += 1));
+        await answered(agent, what);
         took.push(performance.now() - at);
+        if (what.pause) await new Promise((done) => setTimeout(done, what.pause));
       }
     }),
   );
