@@ -336,7 +336,9 @@ export const coreRooms = {
     'record/fold',
     'record/job',
   ],
+  'record/stations': [],
   'record/job': [
+    'record/stations',
     'controllers/alarmCodes',
     'controllers/builtIn',
     'controllers/definitions',

@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { earlyFile } from './earlyFile.ts';
 import { compressedFiles } from './compressedFiles.ts';
 import { letterFiles } from './letterFiles.ts';
 
@@ -50,7 +51,7 @@ const chunks = {
 };
 
 export default defineConfig({
-  plugins: [vue(), tailwindcss(), letterFiles(), offline, compressedFiles()],
+  plugins: [vue(), tailwindcss(), letterFiles(), earlyFile(), offline, compressedFiles()],
   resolve: { conditions: ['brine-src', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
   build: {

@@ -47,6 +47,7 @@ const pages = {
 export async function loadPages(): Promise<void> {
   // A page that cannot be loaded now is asked for again when it is opened.
   await Promise.allSettled(Object.values(pages).map((load) => load()));
+  await (await import('./program/views.ts')).loadViews();
 }
 
 /** The page that is opened first is loaded while it is still asked who is signed in: on a slow line one waits for both. */

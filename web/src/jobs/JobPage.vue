@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, watch } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
-import { complaintOf, openStations, stationNames, stations, type StationId } from '@brine/core/record/job';
+import { complaintOf } from '@brine/core/record/job';
+import { openStations, stationNames, stations, type StationId } from '@brine/core/record/stations';
 import { openSummary } from '@brine/core/record/openWork';
 import { openJob, provideJob } from '../shared/job/useJob.ts';
 import { provideJudgement } from '../shared/job/useJudgement.ts';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { stationNames, type Progress, type StationId } from '@brine/core/record/job';
+import { type Progress } from '@brine/core/record/job';
+import { stationNames, type StationId } from '@brine/core/record/stations';
 import { pathOf, stationAfter } from './resume.ts';
 
 /** The next act under the thumb: how far this station is, and where it goes on. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { openStations, stationNames, stations, type Progress, type StationId } from '@brine/core/record/job';
+import { type Progress } from '@brine/core/record/job';
+import { openStations, stationNames, stations, type StationId } from '@brine/core/record/stations';
 
 const props = defineProps<{
   jobId: string;
@@ -32,6 +33,8 @@ const strip = ref<HTMLElement | null>(null);
 /** On a phone the strip is wider than the screen: the current station stands in its middle. */
 async function showHere() {
   await nextTick();
+  // With the next picture: measured before it, the whole page would be laid out once more.
+  await new Promise((drawn) => requestAnimationFrame(drawn));
   const node = strip.value?.querySelector<HTMLElement>('[aria-current="step"]')?.parentElement;
   if (strip.value && node)
     strip.value.scrollLeft = node.offsetLeft - (strip.value.clientWidth - node.offsetWidth) / 2;

@@ -1,4 +1,5 @@
-import { openStations, stations, type Progress, type StationId } from '@brine/core/record/job';
+import { type Progress } from '@brine/core/record/job';
+import { openStations, stations, type StationId } from '@brine/core/record/stations';
 
 type ProgressOfJob = Readonly<Record<StationId, Progress>>;
 

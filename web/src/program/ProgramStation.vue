@@ -10,16 +10,18 @@ import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
 import TheRule from '../shared/rule/TheRule.vue';
 import { useSession } from '../shared/session/sessionStore.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
-import FansView from './fans/FansView.vue';
-import ForecastView from './forecast/ForecastView.vue';
-import CabinetView from './CabinetView.vue';
-import CompareView from './CompareView.vue';
-import LikeUnitsView from './like/LikeUnitsView.vue';
 import PlanView from './PlanView.vue';
-import ToolsView from './tools/ToolsView.vue';
 import { jobTools } from './tools/useTool.ts';
-import TuneView from './tuning/TuneView.vue';
 import ProgramAside from './ProgramAside.vue';
+import {
+  CabinetView,
+  CompareView,
+  FansView,
+  ForecastView,
+  LikeUnitsView,
+  ToolsView,
+  TuneView,
+} from './views.ts';
 import { useJobJudgement } from '../shared/job/useJudgement.ts';
 
 type View = 'fans' | 'tools' | 'plan' | 'forecast' | 'tune' | 'cabinet' | 'compare' | 'like';

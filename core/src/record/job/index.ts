@@ -15,14 +15,7 @@ export {
   type RunTest,
   tally,
 } from './proving.ts';
-export {
-  openStations,
-  type Progress,
-  progressOf,
-  type StationId,
-  stationNames,
-  stations,
-} from './stations.ts';
+export { type Progress, progressOf } from './stations.ts';
 export {
   answersOf,
   complaintOf,

@@ -2,30 +2,8 @@ import type { Program } from './program.ts';
 import { standing, type JobState } from '../fold/index.ts';
 import { tally, type Proving } from './proving.ts';
 import type { JobWiring } from './wiring.ts';
+import type { StationId } from '../stations/index.ts';
 import { foundSheet, openQuestions } from './survey.ts';
-
-/** The six stations of a job, always in this order. */
-export const stations = ['survey', 'fit', 'wire', 'program', 'prove', 'handover'] as const;
-export type StationId = (typeof stations)[number];
-
-export const stationNames: Readonly<Record<StationId, string>> = {
-  survey: 'Survey',
-  fit: 'Fit',
-  wire: 'Wire',
-  program: 'Program',
-  prove: 'Prove',
-  handover: 'Hand over',
-};
-
-/** Stations that work in this version; the others are shown, and say so. */
-export const openStations: ReadonlySet<StationId> = new Set<StationId>([
-  'survey',
-  'fit',
-  'wire',
-  'program',
-  'prove',
-  'handover',
-]);
 
 /** How far a station is, in a few words. */
 export interface Progress {

@@ -4,14 +4,8 @@ import { printValue, settingOf } from '../../foundation/settings/index.ts';
 import type { Finding } from '../../judgement/checks/index.ts';
 import { borrowedProbe } from '../../judgement/leaving/index.ts';
 import { standing, type JobState } from '../fold/index.ts';
-import {
-  outNow,
-  type JobWiring,
-  type Program,
-  type Proving,
-  type RunTest,
-  type StationId,
-} from '../job/index.ts';
+import { outNow, type JobWiring, type Program, type Proving, type RunTest } from '../job/index.ts';
+import { type StationId } from '../stations/index.ts';
 import type { OpenKind } from './kinds.ts';
 
 /** Something that is not finished on a job, from its record. */

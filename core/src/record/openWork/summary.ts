@@ -1,6 +1,7 @@
 import type { JobSummary } from '@brine/contract/routes';
 import { standing } from '../fold/index.ts';
-import { complaintOf, progressOf, stationNames, stations } from '../job/index.ts';
+import { complaintOf, progressOf } from '../job/index.ts';
+import { stationNames, stations } from '../stations/index.ts';
 import type { JobParts } from './openItems.ts';
 import { openSummary, openWork } from './openWork.ts';
 

@@ -3,6 +3,7 @@ import type { DeepReadonly, Sent } from '@brine/contract/fields';
 import type { Api, RouteContract } from '@brine/contract/routes';
 import { mount } from '../mount/mount.ts';
 import { noteContact } from './contact.ts';
+import { takeEarly } from './early.ts';
 import { keeperOf } from './keptAnswers.ts';
 import { asRequest, asUnderWay } from './underWay.ts';
 
@@ -76,16 +77,20 @@ export async function request<Name extends RouteName>(
   const address = addressOf(name, asked.params, asked.query);
   const kept = method === 'get' ? keeperOf(name) : null;
   try {
-    const sent = fetch(address, {
-      method: method.toUpperCase(),
-      credentials: 'same-origin',
-      headers: {
-        ...(body !== undefined && { 'content-type': 'application/json' }),
-        ...(asked.ticket !== undefined && { 'x-brine-ticket': asked.ticket }),
-      },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
-      ...(mayBeGivenUp(name) && { signal: AbortSignal.timeout(LONGEST_WAIT_MS) }),
-    }).catch(() => {
+    const early = method === 'get' ? takeEarly(address) : undefined;
+    const asking =
+      early ??
+      fetch(address, {
+        method: method.toUpperCase(),
+        credentials: 'same-origin',
+        headers: {
+          ...(body !== undefined && { 'content-type': 'application/json' }),
+          ...(asked.ticket !== undefined && { 'x-brine-ticket': asked.ticket }),
+        },
+        ...(body !== undefined && { body: JSON.stringify(body) }),
+        ...(mayBeGivenUp(name) && { signal: AbortSignal.timeout(LONGEST_WAIT_MS) }),
+      });
+    const sent = asking.catch(() => {
       noteContact(false);
       throw new ApiError('unreachable', 'The server does not answer', 0);
     });

@@ -13,6 +13,7 @@ import type { Finding } from '@brine/core/judgement/checks';
 import { openWork, type OpenWork } from '@brine/core/record/openWork';
 import type { AcceptedEntry, EntryBody } from '@brine/core/record/entries';
 import { ApiError, request } from '../api/client.ts';
+import { noteSeen } from '../api/early.ts';
 import type { Job } from '@brine/contract/routes';
 import { useDisplay } from '../display/displayStore.ts';
 import { useOutbox } from '../outbox/outboxStore.ts';
@@ -133,14 +134,17 @@ export function openJob(id: string) {
       isHere = true;
       void kept().keepStream(onDevice);
     }
+    noteSeen(id, seen.value);
     loaded.value = true;
   }
 
   async function ask(): Promise<void> {
     try {
       await loadKept();
-      if (!job.value) await loadJob();
-      if (document.visibilityState === 'visible' || !loaded.value) await loadEntries();
+      await Promise.all([
+        job.value ? undefined : loadJob(),
+        document.visibilityState === 'visible' || !loaded.value ? loadEntries() : undefined,
+      ]);
     } catch {
       // The server is away: what was typed waits in the outbox, and the next round asks again.
     }

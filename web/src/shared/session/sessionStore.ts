@@ -2,6 +2,7 @@ import { nameHere } from '../mount/mount.ts';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { ApiError, request } from '../api/client.ts';
+import { forgetSeen } from '../api/early.ts';
 import type { Company, Person } from '@brine/contract/routes';
 import { forgetLeft, noteBack, noteLeaving } from '../kept/forgetting.ts';
 import { useOutbox } from '../outbox/outboxStore.ts';
@@ -31,13 +32,14 @@ export const useSession = defineStore('session', () => {
     const last = remembered();
     try {
       if (localStorage.getItem(SIGN_OUT) !== null) return await finishSignOut();
+      // Asked at the same time: on a slow line each question is a way there and back.
+      const ofCompany = request('company').catch(() => null);
       const { person: found } = await request('me');
-      await become(
-        found,
-        (await outbox.hasTicket(found.id)) || found.role === 'viewer' || found.needsSecond
-          ? null
-          : await newTicket(),
-      );
+      const needsTicket =
+        found.role !== 'viewer' && !found.needsSecond && !(await outbox.hasTicket(found.id));
+      await become(found, null, (await ofCompany)?.company ?? null);
+      // A device without one may read at once; what is typed meanwhile waits for it.
+      if (needsTicket) void bringTicket(found);
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.status !== 401) workOffline(last);
@@ -117,6 +119,7 @@ export const useSession = defineStore('session', () => {
 
   async function leave(who: string | null, why: string | null): Promise<void> {
     forgetPerson();
+    forgetSeen();
     person.value = null;
     company.value = null;
     ended.value = why;
@@ -132,8 +135,12 @@ export const useSession = defineStore('session', () => {
   const exported = () => forgetLeft(async () => false);
 
   async function loadCompany(): Promise<void> {
-    company.value = (await request('company')).company;
-    if (person.value) rememberPerson(person.value, company.value, new Date());
+    takeCompany((await request('company')).company);
+  }
+
+  function takeCompany(known: Company): void {
+    company.value = known;
+    if (person.value) rememberPerson(person.value, known, new Date());
   }
 
   let changing: Promise<unknown> = Promise.resolve();
@@ -152,18 +159,25 @@ export const useSession = defineStore('session', () => {
     return mine;
   }
 
-  async function newTicket(): Promise<string | null> {
-    return (await request('renewTicket', { body: { device: await outbox.device() } })).ticket;
+  async function bringTicket(whose: Person): Promise<void> {
+    try {
+      const { ticket } = await request('renewTicket', { body: { device: await outbox.device() } });
+      if (person.value?.id === whose.id) await outbox.keepTicket(whose, ticket);
+    } catch (error) {
+      // Without signal, or signed out meanwhile: the next page asks again.
+      if (!(error instanceof ApiError)) throw error;
+    }
   }
 
-  async function become(found: Person, ticket: string | null): Promise<void> {
+  async function become(found: Person, ticket: string | null, known: Company | null = null): Promise<void> {
     localStorage.removeItem(SIGN_OUT);
     noteBack(found.id);
     person.value = found;
     ended.value = null;
     rememberPerson(found, company.value, new Date());
     await outbox.keepTicket(found, ticket);
-    await loadCompany().catch(() => undefined);
+    if (known === null) await loadCompany().catch(() => undefined);
+    else takeCompany(known);
   }
 
   return {

@@ -11,6 +11,8 @@ const strip = ref<HTMLElement | null>(null);
 /** On a narrow screen the strip scrolls: what is chosen stays in sight, and the page where it is. */
 async function showChosen() {
   await nextTick();
+  // With the next picture: measured before it, the whole page would be laid out once more.
+  await new Promise((drawn) => requestAnimationFrame(drawn));
   const chosen = strip.value?.querySelector<HTMLElement>('[aria-checked="true"]');
   if (strip.value && chosen)
     strip.value.scrollLeft = chosen.offsetLeft - (strip.value.clientWidth - chosen.offsetWidth) / 2;

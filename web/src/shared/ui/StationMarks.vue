@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { stationNames, stations } from '@brine/core/record/job';
+import { stationNames, stations } from '@brine/core/record/stations';
 import type { JobSummary } from '@brine/contract/routes';
 
 /** Six small marks for the six stations: done, next, not yet; with the word of the next beside them. */
