@@ -41,7 +41,10 @@ export async function clients(count: number, seconds: number, asked: (n: number)
 /** The time that a share of answers kept within. */
 export const within = ({ took }: Load, share: number): number => took[Math.ceil(took.length * share) - 1]!;
 
-/** Waits for the whole answer; its text is not looked at. */
+/**
+ * Waits for the whole answer; its text is not looked at. A server lets go of a connection that rested for some seconds, perhaps in the moment in which it is used again: asked anew then, as
+ * browsers do.
+ */
 function answered(agent: Agent, { url, headers }: Asked): Promise<void> {
   return new Promise((resolve, reject) => {
     const sent = request(url, { agent, headers }, (answer) => {
@@ -51,7 +54,11 @@ function answered(agent: Agent, { url, headers }: Asked): Promise<void> {
       );
       answer.on('error', reject);
     });
-    sent.on('error', reject);
+    sent.on('error', (error: NodeJS.ErrnoException) => {
+      if (sent.reusedSocket && error.code === 'ECONNRESET')
+        answered(agent, { url, headers }).then(resolve, reject);
+      else reject(error);
+    });
     sent.end();
   });
 }

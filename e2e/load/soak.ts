@@ -17,7 +17,9 @@ const FIRST_MINUTES = 10;
 const GROWTH = 110;
 /** Readers side by side; between two questions each rests, as people do. */
 const READERS = 10;
-const PAUSE_MS = 120;
+const PAUSE_MS = 300;
+/** So long a device saves to one job. */
+const ONE_JOB_MS = 20_000;
 
 /** A server under mixed work for some minutes: readers, devices that save, people who sign in and out, streams of changes, papers. Whether its memory stays flat. */
 export async function soak(minutes: number, say: (text: string) => void) {
@@ -55,8 +57,14 @@ export async function soak(minutes: number, say: (text: string) => void) {
     ];
     const device = randomUUID();
     const { ticket } = await signInAt(base, 'tess', PASSWORD, device);
-    const saving = startDevice([base], ticket, of(7).id, device, Math.random);
+    let saved = 0;
+    let visit = 0;
     const others = [
+      again(over, 0, async () => {
+        const saving = startDevice([base], ticket, of((visit += 1)).id, `${device}-${visit}`, Math.random);
+        for (let waited = 0; waited < ONE_JOB_MS && !over.yet; waited += 250) await rest(250);
+        saved += (await saving.stop()).length;
+      }),
       again(over, 5000, async () => {
         const { cookie: own } = await signInAt(base, 'tess', PASSWORD, randomUUID());
         await fetch(`${base}/api/sign-out`, {
@@ -93,7 +101,6 @@ export async function soak(minutes: number, say: (text: string) => void) {
     }));
     over.yet = true;
     await Promise.all([...others, looking]);
-    const saved = (await saving.stop()).length;
     const middle = (some: readonly number[]) => [...some].sort((a, b) => a - b)[Math.floor(some.length / 2)]!;
     const perMinute = 60 / LOOK_S;
     const early = middle(memory.slice(FIRST_MINUTES * perMinute, 2 * FIRST_MINUTES * perMinute));
