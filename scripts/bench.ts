@@ -10,6 +10,7 @@ import { lineBounds } from './bench/lines.ts';
 import { benchLogs, logBounds } from './bench/logs.ts';
 import { benchSimulation, simulationBounds } from './bench/simulation.ts';
 import { largest, scaleBounds } from './bench/scale.ts';
+import { serverRatios } from './bench/servers.ts';
 import { benchWiring } from './bench/wiring.ts';
 import { readFileSync } from 'node:fs';
 import { check } from '@brine/core/judgement/checks';
@@ -67,12 +68,15 @@ function line(name: string, work: number, against: number, what: string): void {
 // `--learned`: a hundred boxes of known values, learned from their logs (some twenty minutes).
 if (process.argv.includes('--learned')) process.exit(benchLearned() ? 0 : 1);
 
-// `--scale`: the largest company, with twenty clients and against a bare server; `--log-points 1000000` where the disk holds no hundred million.
+// `--scale`: the largest company, with twenty clients, and what two and four servers answer and against a bare server; `--log-points 1000000` where the disk holds no hundred million.
 if (process.argv.includes('--scale')) {
   ensureBuilt();
   const logPoints = Number(process.argv[process.argv.indexOf('--log-points') + 1] || largest.logPoints);
   const size = process.argv.includes('--log-points') ? { ...largest, logPoints } : largest;
-  process.exit(told(await scaleBounds(size, (text) => process.stdout.write(`       ${text}\n`))) ? 0 : 1);
+  const say = (text: string) => process.stdout.write(`       ${text}\n`);
+  const held = told(await scaleBounds(size, say));
+  await serverRatios(say);
+  process.exit(held ? 0 : 1);
 }
 
 // `--soak 60`: a server under mixed work for so many minutes; whether its memory stays flat.
