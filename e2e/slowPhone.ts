@@ -72,7 +72,9 @@ async function longestFrame(page: Page, address: string): Promise<number> {
   const file = join(folder, 'million.csv');
   writeFileSync(file, millionRows());
   try {
-    await page.goto(address, { waitUntil: 'networkidle0' });
+    await page.goto(address, { waitUntil: 'domcontentloaded' });
+    await page.waitForSelector(byTest('log-file'));
+    await new Promise((done) => setTimeout(done, 4000));
     // As text: what the compiler adds to functions with names is not known on the page.
     await page.evaluate(`
       globalThis.frames = { longest: 0, last: performance.now() };

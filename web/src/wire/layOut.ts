@@ -1,4 +1,5 @@
 import type { ElkExtendedEdge, ElkNode, ELK } from 'elkjs/lib/elk-api';
+import { keepLayout, keptLayout } from './keptLayouts.ts';
 import { PORT_STEP, HEAD, type Diagram } from './diagram.ts';
 
 export interface Point {
@@ -37,7 +38,6 @@ const options = {
  * @param given the kernel that lays out, where it is not the one in a worker
  */
 export async function layOut(diagram: Diagram, given?: ELK): Promise<LaidOut> {
-  const elk = given ?? (await layoutKernel());
   const graph: ElkNode = {
     id: 'root',
     layoutOptions: options,
@@ -69,7 +69,7 @@ export async function layOut(diagram: Diagram, given?: ELK): Promise<LaidOut> {
       targets: [`port:${link.to}`],
     })),
   };
-  const placed = await elk.layout(graph);
+  const placed = given ? await given.layout(graph) : (keptLayout(graph) ?? (await laidOutNow(graph)));
   const boxes = new Map<string, Point>();
   const ports = new Map<string, Point>();
   for (const box of placed.children ?? []) {
@@ -108,6 +108,14 @@ function longestStretch(bends: readonly Point[], least: number, upright: boolean
     best = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, upright };
   }
   return best;
+}
+
+/** The kernel writes the places into the graph it is given: what it was asked is noted before. */
+async function laidOutNow(graph: ElkNode): Promise<ElkNode> {
+  const asked = JSON.stringify(graph);
+  const placed = await (await layoutKernel()).layout(graph);
+  keepLayout(asked, placed);
+  return placed;
 }
 
 let kernel: Promise<ELK> | null = null;

@@ -20,13 +20,14 @@ import { greyOf, prepare } from '@brine/core/controllers/pages';
 import { proofOf } from '@brine/core/wiring/meter';
 import { machineOf } from '@brine/core/controllers/panel';
 import type { CoreAnswer, CoreRequest } from './coreJobs.ts';
+import type { Log } from '@brine/core/logs/reading';
 import { readLogFile } from './readLogFile.ts';
 
 const scope = self as unknown as {
   onmessage:
     | ((event: MessageEvent<{ readonly id: number; readonly request: CoreRequest }>) => void | Promise<void>)
     | null;
-  postMessage(answer: CoreAnswer): void;
+  postMessage(answer: CoreAnswer, handedOver?: readonly ArrayBuffer[]): void;
 };
 
 /** Tells the page how far a job is. It is called off by ending the worker, so that it may always go on. */
@@ -76,9 +77,7 @@ function work(id: number, request: CoreRequest): unknown {
     case 'fit':
       return fit(request.needs, request.library);
     case 'readLog':
-      return readLogFile(request.file, request.layout, (share) => scope.postMessage({ id, share }));
-    case 'judgeLog':
-      return judgeLog(request.log, request.settings, request.display);
+      return readAndJudge(id, request);
     case 'condenserDay':
       return runCondenser(request.run, request.sampleEvery);
     case 'condenserLoop':
@@ -120,9 +119,27 @@ function work(id: number, request: CoreRequest): unknown {
   }
 }
 
+/** Read and judged in one go: a log of a million rows goes to the page once, and never back. */
+async function readAndJudge(
+  id: number,
+  { file, layout, settings, display }: Extract<CoreRequest, { readonly kind: 'readLog' }>,
+) {
+  const read = await readLogFile(file, layout, (share) => scope.postMessage({ id, share }));
+  return 'problem' in read ? read : { ...read, judged: judgeLog(read.log, settings, display) };
+}
+
+/** Columns of readings, which are handed over instead of copied: the page has them without standing still. */
+function columnsIn(result: unknown): readonly ArrayBuffer[] {
+  const log = (result as { readonly log?: Log } | null)?.log;
+  if (!(log?.time instanceof Float64Array)) return [];
+  const columns = [log.time, ...Object.values(log.values)];
+  return [...new Set(columns.map((column) => column.buffer as ArrayBuffer))];
+}
+
 scope.onmessage = async ({ data: { id, request } }) => {
   try {
-    scope.postMessage({ id, result: await work(id, request) });
+    const result = await work(id, request);
+    scope.postMessage({ id, result }, columnsIn(result));
   } catch (error) {
     scope.postMessage({ id, problem: error instanceof Error ? error.message : String(error) });
   }

@@ -78,12 +78,14 @@ export interface CoreJobs {
     gives: readonly Fit[];
   };
   readLog: {
-    asks: { readonly file: Blob; readonly layout: LogLayout };
-    gives: { readonly log: Log; readonly tidied: Tidied } | FileProblem;
-  };
-  judgeLog: {
-    asks: { readonly log: Log; readonly settings: SettingValues | null; readonly display: TemperatureUnit };
-    gives: Judged;
+    asks: {
+      readonly file: Blob;
+      readonly layout: LogLayout;
+      /** What the log is judged against; null: nothing is known of it. */
+      readonly settings: SettingValues | null;
+      readonly display: TemperatureUnit;
+    };
+    gives: { readonly log: Log; readonly tidied: Tidied; readonly judged: Judged } | FileProblem;
   };
   condenserDay: {
     asks: { readonly run: CondenserRun; readonly sampleEvery: number };

@@ -86,20 +86,15 @@ export function useLog(job: OpenJob) {
   const readIn = (source: Blob, name: string, by: LogLayout) =>
     start(async ({ signal, isCurrent }) => {
       share.value = 0;
+      const settings = Object.keys(job.program.value.inForce).length > 0 ? job.program.value.inForce : null;
       const result = await core.run(
         'readLog',
-        { file: source, layout: by },
+        { file: source, layout: by, settings, display: display.unit },
         { signal, share: (done) => (share.value = done) },
       );
       if (!isCurrent()) return;
       if ('problem' in result) throw new Error(`${name}, ${result.field}: ${result.message}`);
-      const settings = Object.keys(job.program.value.inForce).length > 0 ? job.program.value.inForce : null;
-      const judged = await core.run(
-        'judgeLog',
-        { log: result.log, settings, display: display.unit },
-        { signal },
-      );
-      if (isCurrent()) read.value = { name, ...result, judged };
+      read.value = { name, ...result };
     }).finally(() => (share.value = null));
 
   async function readFile(): Promise<void> {
