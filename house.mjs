@@ -397,6 +397,7 @@ export const coreRooms = {
     'judgement/leaving',
     'record/fold',
     'record/job',
+    'record/stations',
   ],
   'record/print': ['record/handover', 'record/report'],
   'record/report': [

@@ -15,7 +15,6 @@ export { type SharedPage } from './shares.ts';
 export { busWorkKinds, type Work, type WorkKind } from './work.ts';
 export {
   type ControllerLine,
-  type EntryPage,
   type Job,
   type JobSummary,
   type LogView,

@@ -147,7 +147,6 @@ export const entryPage = object({
   names: mixed<Readonly<Record<string, string>>>().required(),
   more: flag(),
 });
-export type EntryPage = DeepReadonly<InferType<typeof entryPage>>;
 
 export const pin = object({ id: said(), family: said(), version: said(), hash: said() });
 

@@ -21,7 +21,6 @@ function holds(row: Row, cursor: string): boolean {
     .replace(/ = /g, ' === ')
     .replace(/ and /g, ' && ')
     .replace(/ or /g, ' || ');
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval, @typescript-eslint/no-unsafe-call
   return new Function('a', 'b', 'id', `return ${script}`)(...row) as boolean;
 }
 

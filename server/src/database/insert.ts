@@ -14,12 +14,3 @@ export async function insert<Entity extends object>(
 
 /** The ids of rows, in their order. */
 export const idsOf = (rows: readonly { readonly id: string }[]): string[] => rows.map(({ id }) => id);
-
-/** Entities in the order of ids that a statement of our own gave. */
-export function inOrder<Entity extends { readonly id: string }>(
-  entities: readonly Entity[],
-  ids: readonly string[],
-): readonly Entity[] {
-  const byId = new Map(entities.map((entity) => [entity.id, entity]));
-  return ids.flatMap((id) => byId.get(id) ?? []);
-}

@@ -21,7 +21,6 @@ function askedAt(path: string): readonly string[] {
       return Promise.resolve(new Map());
     },
   };
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval, @typescript-eslint/no-unsafe-call
   new Function(...Object.keys(page), script)(...Object.values(page));
   return asked;
 }

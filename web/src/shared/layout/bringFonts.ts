@@ -18,6 +18,6 @@ export async function bringFonts(ready: Promise<unknown>, load: () => Promise<un
     while (requestsUnderWay() > 0);
   }
   await load();
-  await document.fonts?.ready;
+  await document.fonts.ready;
   localStorage.setItem(HERE, 'yes');
 }
