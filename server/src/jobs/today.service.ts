@@ -2,7 +2,7 @@ import type { Services } from '../http/context.ts';
 import { Written, writtenAnswer } from '../http/written.ts';
 
 /** Most unfinished jobs that are told at once; the rest are found in the list of jobs. */
-const MOST_UNFINISHED = 200;
+const MOST_UNFINISHED = 150;
 const MOST_OTHERS = 50;
 /** Some stand beside the board; all are found among the units. */
 const MOST_WITHOUT_SHEET = 5;
