@@ -9,7 +9,10 @@
   const path = location.pathname.slice(mount.length);
   const early = (globalThis.brineEarly = new Map());
   const ask = (address) => {
-    const answer = fetch(`${mount}/api${address}`, { credentials: 'same-origin' });
+    // Read to its end: one that nobody takes would stay under way for ever.
+    const answer = fetch(`${mount}/api${address}`, { credentials: 'same-origin' }).then(
+      async (given) => new Response(await given.text(), { status: given.status, headers: given.headers }),
+    );
     // Whoever takes it hears of a failure; one that nobody takes is none.
     answer.catch(() => undefined);
     early.set(`${mount}/api${address}`, { answer, at: performance.now() });

@@ -4,7 +4,6 @@ import { AppError } from '../http/errors.ts';
 import type { Person } from '../people/person.entity.ts';
 import type { Repositories } from '../database/database.ts';
 import type { SecondFactorOf } from '@brine/contract/company';
-import { theCompany } from '../company/company.service.ts';
 import { judgeSecond, type SecondTyped } from './judgeSecond.ts';
 import { matchesPassword } from './password.ts';
 import { giveBack, giveBackHere, reserveTry } from './rateLimit.ts';
@@ -18,6 +17,8 @@ const TICKET_DAYS = 30;
 /** A session's last use is written at most this often. */
 const TOUCH_MS = 5 * 60_000;
 
+/** Of a company that nobody has made yet. */
+const asksNobody = { secondFactor: 'nobody' } as const;
 /** When a session ends that is used now. */
 const endOf = (now: Date): Date => new Date(now.getTime() + SESSION_DAYS * DAY_MS);
 
@@ -140,7 +141,7 @@ export async function openSession(
     lastUsedAt: now,
     expiresAt: endOf(now),
   });
-  const view = signedIn(person, await theCompany(repositories));
+  const view = signedIn(person, (await repositories.company.find()) ?? asksNobody);
   // Nothing is written before a second factor that is asked for is there.
   const ticket = view.needsSecond ? null : await openTicket(repositories, person, device, now);
   return { cookie, ticket, person: view };

@@ -156,7 +156,7 @@ describe('one’s own account', () => {
       here.call('POST', '/api/me/password', { current, next, device: here.device });
     const wrong = await change('not this one', 'two herons wade');
     expect([wrong.status, wrong.json.error.problems[0].field]).toEqual([400, 'body.current']);
-    const weak = await change('correct horse battery', '1234567890');
+    const weak = await change('correct horse battery', '123qweasdzxc');
     expect([weak.status, weak.json.error.message]).toEqual([400, expect.stringContaining('tried first')]);
     const changed = await change('correct horse battery', 'two herons wade');
     expect([changed.status, changed.json.ticket]).toEqual([200, expect.stringMatching(/^[\w-]{43}$/)]);
