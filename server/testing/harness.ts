@@ -9,6 +9,7 @@ import { readConfig, type Config } from '../src/config.ts';
 import { databaseOn, type Database } from '../src/database/database.ts';
 import { migrate, openOrm } from '../src/database/orm.ts';
 import type { Means, Services } from '../src/http/context.ts';
+import { noSecond } from '../src/people/people.service.ts';
 import { startThreads } from '../src/threads/threads.ts';
 import type { Changes } from '../src/changes/changes.ts';
 import { startQueue, type Queue } from '../src/work/queue.ts';
@@ -149,9 +150,7 @@ export async function startHarness(
           role,
           passwordHash,
           disabledAt: null,
-          secondSecret: null,
-          secondSince: null,
-          secondStep: 0,
+          ...noSecond,
           demo: more.demo ?? false,
           createdAt: time,
         }),

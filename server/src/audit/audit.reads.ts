@@ -1,4 +1,5 @@
 import type { AuditKind } from '@brine/contract/routes';
+import { listText, type Told } from '../database/listText.ts';
 import { pageOf, type Page } from '../database/page.ts';
 import type { Reader } from '../database/reader.ts';
 
@@ -9,6 +10,15 @@ export interface AuditWish {
   readonly after: string | null;
   readonly limit: number;
 }
+
+/** Events as pages see them. */
+const told: Told = {
+  view: `json_build_object('id', a.id::text, 'at', to_char(a.at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'kind', a.kind,
+    'who', coalesce(p.name, ''), 'login', coalesce(p.login, a.login), 'address', a.address, 'browser', a.browser, 'about', a.about)`,
+  from: 'audit a left join person p on p.id = a.person_id',
+  id: 'a.id',
+  type: 'bigint',
+};
 
 /** What is read of the audit. */
 export function auditReads(reader: Reader) {
@@ -28,16 +38,6 @@ export function auditReads(reader: Reader) {
         typed: false,
       }),
     /** Events as pages see them, in the order of the ids, as the text of a list. */
-    async viewsText(ids: readonly string[]): Promise<string> {
-      if (ids.length === 0) return '[]';
-      const [row] = await reader.rows<{ views: string }>(
-        `select coalesce(json_agg(json_build_object('id', a.id::text, 'at', to_char(a.at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
-                  'kind', a.kind, 'who', coalesce(p.name, ''), 'login', coalesce(p.login, a.login), 'address', a.address, 'browser', a.browser,
-                  'about', a.about) order by a.id desc), '[]')::text as views
-           from audit a left join person p on p.id = a.person_id where a.id = any(?::bigint[])`,
-        [`{${ids.join(',')}}`],
-      );
-      return row!.views;
-    },
+    viewsText: (ids: readonly string[]) => listText(reader, told, ids),
   };
 }

@@ -1,6 +1,6 @@
 import type { SessionLine } from '@brine/contract/routes';
 import type { Caller, Services, SignedIn } from '../http/context.ts';
-import { AppError } from '../http/errors.ts';
+import { AppError, toldAtField } from '../http/errors.ts';
 import { openTicket, withTry } from './auth.service.ts';
 import { hashPassword } from './password.ts';
 import { refuseWeak } from './passwordRules.ts';
@@ -15,11 +15,9 @@ export async function changePassword(
   change: { readonly current: string; readonly next: string; readonly device: string },
 ): Promise<string | null> {
   refuseWeak(change.next, [signedInAs.login, signedInAs.name], 'body.next');
-  const { id } = await withTry(services, signedInAs.login, caller, change.current).catch((error: unknown) => {
-    if (!(error instanceof AppError) || error.code !== 'wrongSignIn') throw error;
-    const message = 'Present password: this is not it';
-    throw new AppError('badInput', message, { problems: [{ field: 'body.current', message }] });
-  });
+  const { id } = await withTry(services, signedInAs.login, caller, change.current).catch(
+    toldAtField('wrongSignIn', 'body.current', 'Present password: this is not it'),
+  );
   const passwordHash = await hashPassword(change.next);
   return services.database.transaction(async (repositories) => {
     await giveBack(repositories, signedInAs.login, caller.address);

@@ -9,7 +9,6 @@ import { AppError } from '../http/errors.ts';
 import { noted, personOf, serve } from '../http/route.ts';
 import { note } from '../audit/audit.service.ts';
 import { changePassword, endOwnSession, sessionsOf } from './account.service.ts';
-import { beginSecond, confirmSecond, endSecond, readSecond, renewRecoveryCodes } from './second.service.ts';
 import { endTicket, renewTicket, signIn, signOut, type SignInResult } from './auth.service.ts';
 
 /** Sends the session cookie and answers with what the page may know. */
@@ -81,30 +80,6 @@ export const authRoutes = [
       ticket: await changePassword(input.services, input.caller, personOf(input), input.body),
     }),
     noted('passwordChanged'),
-  ),
-  serve(api.second, (input) => readSecond(input.services, personOf(input))),
-  serve(
-    api.beginSecond,
-    (input) => beginSecond(input.services, input.caller, personOf(input), input.body.password),
-    noted('secondBegun'),
-  ),
-  serve(
-    api.confirmSecond,
-    (input) => confirmSecond(input.services, input.caller, personOf(input), input.body),
-    noted('secondConfirmed'),
-  ),
-  serve(
-    api.renewRecoveryCodes,
-    (input) => renewRecoveryCodes(input.services, input.caller, personOf(input), input.body.code),
-    noted('recoveryRenewed'),
-  ),
-  serve(
-    api.endSecond,
-    async (input) => {
-      await endSecond(input.services, input.caller, personOf(input), input.body.code);
-      return { done: true };
-    },
-    noted('secondEnded'),
   ),
   serve(api.sessions, async (input) => ({
     sessions: await sessionsOf(input.services, input.caller, personOf(input)),

@@ -4,10 +4,10 @@ import { AppError } from '../http/errors.ts';
 import type { Person } from '../people/person.entity.ts';
 import type { Repositories } from '../database/database.ts';
 import type { SecondFactorOf } from '@brine/contract/company';
-import { judgeSecond, type SecondTyped } from './judgeSecond.ts';
+import { judgeSecond, WRONG_CODE, type SecondTyped } from '../secondFactor/judgeSecond.ts';
+import { requiresSecond } from '../secondFactor/requiresSecond.ts';
 import { matchesPassword } from './password.ts';
 import { giveBack, giveBackHere, reserveTry } from './rateLimit.ts';
-import { requiresSecond } from './secondRequired.ts';
 import { hashOf, newToken } from './token.ts';
 
 const DAY_MS = 86_400_000;
@@ -76,13 +76,9 @@ async function secondOf(
     judgeSecond(repositories, person, code, services.now()),
   );
   if (typed === 'wrong')
-    throw new AppError(
-      'secondFactor',
-      'This code is not the one of now, or it was used already; wait for the next',
-      {
-        problems: [{ field: 'body.code', message: 'wrong' }],
-      },
-    );
+    throw new AppError('secondFactor', WRONG_CODE, {
+      problems: [{ field: 'body.code', message: WRONG_CODE }],
+    });
   if (typed !== 'none') return typed;
   await services.database.transaction((repositories) =>
     giveBackHere(repositories, person.login, caller.address),

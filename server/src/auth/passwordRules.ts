@@ -1,6 +1,6 @@
 import { dictionary } from '@zxcvbn-ts/language-common';
 import { SHORTEST_PASSWORD } from '@brine/contract/lengths';
-import { AppError } from '../http/errors.ts';
+import { fieldProblem } from '../http/errors.ts';
 
 /** Fewer different characters than this are a pattern, not a password. */
 const LEAST_DIFFERENT = 5;
@@ -29,6 +29,5 @@ export function passwordProblem(password: string, known: readonly string[]): str
 export function refuseWeak(password: string, known: readonly string[], field = 'body.password'): void {
   const problem = passwordProblem(password, known);
   if (problem === null) return;
-  const message = `Password: ${problem}`;
-  throw new AppError('badInput', message, { problems: [{ field, message }] });
+  throw fieldProblem(field, `Password: ${problem}`);
 }

@@ -1,6 +1,7 @@
 import ical from 'ical-generator';
 import type { Job } from '@brine/contract/routes';
 import type { Site } from '../sites/site.entity.ts';
+import { unitName } from '../units/unitName.ts';
 import { addWholeDay } from './wholeDay.ts';
 
 /** What somebody's calendar is made of. */
@@ -23,7 +24,7 @@ export function dayCalendar({ person, planned, due, siteById, address, now }: Da
     prodId: { company: 'Brine Dial', product: 'Planned jobs' },
     ttl: 3600,
   });
-  const unitOf = (job: Job) => [job.unit.tag, job.unit.name].filter(Boolean).join(' ');
+  const unitOf = (job: Job) => unitName(job.unit);
   const add = (job: Job, id: string, day: string, what: string, lines: readonly string[]) => {
     const site = siteById.get(job.unit.siteId);
     addWholeDay(calendar, {

@@ -1,7 +1,7 @@
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { attemptRepository } from '../auth/attempt.repository.ts';
-import { recoveryCodeRepository } from '../auth/recoveryCode.repository.ts';
+import { recoveryCodeRepository } from '../secondFactor/recoveryCode.repository.ts';
 import { auditRepository } from '../audit/audit.repository.ts';
 import { sessionRepository } from '../auth/session.repository.ts';
 import { ticketRepository } from '../auth/ticket.repository.ts';

@@ -6,6 +6,7 @@ import type { Means, Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { materialOf } from '../jobs/jobMaterial.ts';
 import { mustFindJob, unplanned } from '../jobs/jobs.service.ts';
+import { unitName } from '../units/unitName.ts';
 import { unitView } from '../units/units.service.ts';
 import type { JobApart } from './import.task.ts';
 
@@ -26,7 +27,7 @@ export async function calendarOfJob(services: Services, jobId: string): Promise<
   return services.threads.run('calendarFile', {
     material,
     jobId,
-    unit: [unit.tag, unit.name].filter(Boolean).join(' '),
+    unit: unitName(unit),
     site: unit.siteName,
     now: services.now(),
   });

@@ -40,6 +40,17 @@ export class AppError extends Error {
   }
 }
 
+/** What does not fit in one field of a request, with the sentence for it. */
+export const fieldProblem = (field: string, message: string): AppError =>
+  new AppError('badInput', message, { problems: [{ field, message }] });
+
+/** Turns an error of one code into a problem of a field, for `catch`: what is typed once more on a page of one's own is no sign-in. Others stay what they are. */
+export const toldAtField =
+  (code: ErrorCode, field: string, message: string) =>
+  (error: unknown): never => {
+    throw error instanceof AppError && error.code === code ? fieldProblem(field, message) : error;
+  };
+
 /** An unknown throw as an application error: its text is never shown. */
 export function asAppError(error: unknown): AppError {
   if (error instanceof AppError) return error;

@@ -8,6 +8,7 @@ import { controllerRoutes } from '../controllers/controllers.routes.ts';
 import { jobRoutes } from '../jobs/jobs.routes.ts';
 import { exportRoutes } from '../exports/exports.routes.ts';
 import { logRoutes } from '../logs/logs.routes.ts';
+import { secondFactorRoutes } from '../secondFactor/secondFactor.routes.ts';
 import { shareRoutes } from '../shares/shares.routes.ts';
 import { meaningRoutes } from '../meanings/meanings.routes.ts';
 import { pictureRoutes } from '../pictures/pictures.routes.ts';
@@ -24,6 +25,7 @@ import type { ServedRoute } from './route.ts';
 export const routes: readonly ServedRoute[] = [
   ...authRoutes,
   ...auditRoutes,
+  ...secondFactorRoutes,
   ...peopleRoutes,
   ...companyRoutes,
   ...siteRoutes,

@@ -1,4 +1,5 @@
 import type { Reader } from '../database/reader.ts';
+import { ACCEPTED } from './acceptedSql.ts';
 
 /** Entries of a job after a sequence, written as JSON. */
 export interface EntriesText {
@@ -8,14 +9,6 @@ export interface EntriesText {
   readonly names: string;
   readonly count: number;
 }
-
-/** An entry as `AcceptedEntry` has it: what came from another installation says so, our own says nothing of it. */
-const ACCEPTED = `case when foreign_from is null then json_build_object(FIELDS)
-  else json_build_object(FIELDS, 'foreign', foreign_from) end`.replaceAll(
-  'FIELDS',
-  `'id', id, 'job', job_id, 'sequence', sequence, 'device', device, 'deviceSequence', device_sequence, 'deviceTime', device_time,
-   'seen', seen, 'author', author_id, 'body', body, 'receivedAt', to_char(received_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`,
-);
 
 /** What is read of entries without changing them. */
 export function entryReads(reader: Reader) {

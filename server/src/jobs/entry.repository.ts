@@ -3,6 +3,7 @@ import type { BoxFile } from '@brine/core/machines/identification';
 import type { EntryBody } from '@brine/core/record/entries';
 import type { Held } from '@brine/core/record/history';
 import { insert } from '../database/insert.ts';
+import { ACCEPTED } from './acceptedSql.ts';
 import { entryEntity, type StoredEntry } from './entry.entity.ts';
 
 /** A job that names a control, with the unit it is for. */
@@ -25,12 +26,6 @@ export interface ShownOtherwise {
   readonly unit: string;
   readonly job: string;
 }
-
-/** An entry as JSON, as `AcceptedEntry` has it; `foreign` is null for our own. */
-const AS_JSON = `json_build_object('id', id, 'job', job_id, 'sequence', sequence, 'device', device,
-                   'deviceSequence', device_sequence, 'deviceTime', device_time, 'seen', seen, 'author', author_id, 'body', body,
-                   'receivedAt', to_char(received_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
-                   'foreign', foreign_from)`;
 
 export function entryRepository(em: EntityManager) {
   return {
@@ -80,7 +75,7 @@ export function entryRepository(em: EntityManager) {
       const [row] = await em.execute<
         { entries: string; definitions: string; names: Record<string, string> }[]
       >(
-        `select (select coalesce(json_agg(${AS_JSON} order by sequence), '[]')::text from entry where job_id = ?) as entries,
+        `select (select coalesce(json_agg(${ACCEPTED} order by sequence), '[]')::text from entry where job_id = ?) as entries,
                 (select coalesce(json_object_agg(hash, data), '{}')::text from controller where hash in (
                    select body -> 'definition' ->> 'hash' from entry where job_id = ? and body ->> 'kind' = 'control')) as definitions,
                 (select coalesce(json_object_agg(id, name), '{}') from person where id in (
@@ -92,7 +87,7 @@ export function entryRepository(em: EntityManager) {
     /** JSON of the settings that other jobs of a unit left in it, as `AcceptedEntry[]`. */
     async leftBy(unitId: string, exceptJob: string): Promise<string> {
       const [row] = await em.execute<{ entries: string }[]>(
-        `select coalesce(json_agg(${AS_JSON} order by received_at), '[]')::text as entries from entry
+        `select coalesce(json_agg(${ACCEPTED} order by received_at), '[]')::text as entries from entry
           where job_id in (select id from job where unit_id = ? and id <> ?) and body ->> 'kind' = 'sheet' and body ->> 'sheet' = 'left'`,
         [unitId, exceptJob],
       );

@@ -1,9 +1,11 @@
 import type { Job as JobView, JobOrder, JobState } from '@brine/contract/routes';
 import type { SortKey } from '../database/cursor.ts';
 import { idsOf } from '../database/insert.ts';
+import { listText, type Told } from '../database/listText.ts';
 import { pageOf, type Page } from '../database/page.ts';
 import type { Reader } from '../database/reader.ts';
 import { holds, type Condition } from '../database/search.ts';
+import { UNIT_VIEW } from '../units/unit.reads.ts';
 
 /** Which jobs are looked for. */
 export interface JobWish {
@@ -68,31 +70,23 @@ async function heldBy(reader: Reader, text: string): Promise<Condition> {
     : { sql: `(${title.sql} or j.unit_id in (${units}))`, values };
 }
 
-/** A job as pages see it, with its unit, site and people. */
-const VIEW = `json_build_object(
-    'id', j.id, 'title', j.title,
-    'unit', json_build_object('id', u.id, 'siteId', u.site_id, 'siteName', s.name, 'name', u.name, 'tag', u.tag,
-      'plate', u.plate, 'archived', u.archived_at is not null, 'version', u.version),
+/** Jobs as pages see them, with their unit, site and people. */
+const told: Told = {
+  view: `json_build_object(
+    'id', j.id, 'title', j.title, 'unit', ${UNIT_VIEW},
     'createdAt', to_char(j.created_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
     'createdBy', coalesce(maker.name, ''),
     'assignedTo', case when goer.id is null then null else json_build_object('id', goer.id, 'name', goer.name) end,
     'plannedFor', j.planned_for::text, 'waitsFor', j.waits_for, 'summary', j.summary,
-    'lastSequence', j.last_sequence, 'archived', j.archived_at is not null, 'version', j.version)`;
-
-const VIEWED = `join unit u on u.id = j.unit_id join site s on s.id = u.site_id
-  left join person maker on maker.id = j.created_by left join person goer on goer.id = j.assigned_to`;
+    'lastSequence', j.last_sequence, 'archived', j.archived_at is not null, 'version', j.version)`,
+  from: `job j join unit u on u.id = j.unit_id join site s on s.id = u.site_id
+    left join person maker on maker.id = j.created_by left join person goer on goer.id = j.assigned_to`,
+  id: 'j.id',
+};
 
 /** What is read of jobs without changing them. */
 export function jobReads(reader: Reader) {
-  async function viewsText(ids: readonly string[]): Promise<string> {
-    if (ids.length === 0) return '[]';
-    const [row] = await reader.rows<{ views: string }>(
-      `select coalesce(json_agg(${VIEW} order by wanted.place), '[]')::text as views
-         from unnest(?::uuid[]) with ordinality as wanted (id, place) join job j on j.id = wanted.id ${VIEWED}`,
-      [`{${ids.join(',')}}`],
-    );
-    return row!.views;
-  }
+  const viewsText = (ids: readonly string[]) => listText(reader, told, ids);
   return {
     /** Jobs whose title, unit or site holds the text, or whose site has the number: a page of them in order, and how many there are. */
     async search(wish: JobWish): Promise<Page> {
@@ -119,7 +113,7 @@ export function jobReads(reader: Reader) {
     /** One job as pages see it, as text; null where there is none. */
     async viewText(id: string): Promise<string | null> {
       const [row] = await reader.rows<{ view: string }>(
-        `select ${VIEW}::text as view from job j ${VIEWED} where j.id = ?`,
+        `select ${told.view}::text as view from ${told.from} where ${told.id} = ?`,
         [id],
       );
       return row?.view ?? null;

@@ -1,7 +1,6 @@
 import { api } from '@brine/contract/routes';
+import { personNamed } from '../audit/about.ts';
 import { withCookie } from '../auth/auth.routes.ts';
-import { resetSecond } from '../auth/second.service.ts';
-import type { Services } from '../http/context.ts';
 import { serve } from '../http/route.ts';
 import {
   changePerson,
@@ -24,9 +23,6 @@ const changeOf = (body: {
   ...(body.name !== undefined && { name: String(body.name) }),
 });
 
-/** The name of a person a route is about, read again: a handler answers with less. */
-const named = (services: Services, id: string) => services.database.reads.people.nameOf(id);
-
 export const peopleRoutes = [
   serve(api.people, async ({ services }) => ({ people: await listPeople(services) })),
   serve(
@@ -47,18 +43,7 @@ export const peopleRoutes = [
     async ({ services, params }) => ({ link: await resetPassword(services, params.id) }),
     async ({ services, params }) => ({
       kind: 'passwordReset',
-      about: { person: await named(services, params.id) },
-    }),
-  ),
-  serve(
-    api.resetSecond,
-    async ({ services, params }) => {
-      await resetSecond(services, params.id);
-      return { done: true };
-    },
-    async ({ services, params }) => ({
-      kind: 'secondReset',
-      about: { person: await named(services, params.id) },
+      about: await personNamed(services, params.id),
     }),
   ),
   serve(
@@ -69,7 +54,7 @@ export const peopleRoutes = [
     },
     async ({ services, params }) => ({
       kind: 'sessionsEnded',
-      about: { person: await named(services, params.id) },
+      about: await personNamed(services, params.id),
     }),
   ),
   serve(api.link, async ({ services, params }) => ({ link: await lookAtLink(services, params.token) })),

@@ -1,5 +1,6 @@
 import type { Site as SiteView } from '@brine/contract/routes';
 import type { SortKey } from '../database/cursor.ts';
+import { listText, type Told } from '../database/listText.ts';
 import { pageOf, type Page } from '../database/page.ts';
 import type { Reader } from '../database/reader.ts';
 import { holds, type Condition } from '../database/search.ts';
@@ -21,9 +22,13 @@ const byName: readonly SortKey[] = [
   { sql: 's.id', type: 'uuid' },
 ];
 
-/** A site as pages see it. */
-const SITE_VIEW = `json_build_object('id', s.id, 'name', s.name, 'place', s.place, 'note', s.note, 'customer', s.customer,
-  'contact', s.contact, 'phone', s.phone, 'archived', s.archived_at is not null, 'version', s.version)`;
+/** Sites as pages see them. */
+const told: Told = {
+  view: `json_build_object('id', s.id, 'name', s.name, 'place', s.place, 'note', s.note, 'customer', s.customer,
+  'contact', s.contact, 'phone', s.phone, 'archived', s.archived_at is not null, 'version', s.version)`,
+  from: 'site s',
+  id: 's.id',
+};
 
 /** What is read of sites without changing them. */
 export function siteReads(reader: Reader) {
@@ -81,19 +86,11 @@ export function siteReads(reader: Reader) {
       });
     },
     /** Sites as pages see them, in the order of the ids, as the text of a list. */
-    async viewsText(ids: readonly string[]): Promise<string> {
-      if (ids.length === 0) return '[]';
-      const [row] = await reader.rows<{ views: string }>(
-        `select coalesce(json_agg(${SITE_VIEW} order by wanted.place), '[]')::text as views
-           from unnest(?::uuid[]) with ordinality as wanted (id, place) join site s on s.id = wanted.id`,
-        [`{${ids.join(',')}}`],
-      );
-      return row!.views;
-    },
+    viewsText: (ids: readonly string[]) => listText(reader, told, ids),
     /** One site as pages see it; null where there is none. */
     async view(id: string): Promise<SiteView | null> {
       const [row] = await reader.rows<{ view: SiteView }>(
-        `select ${SITE_VIEW} as view from site s where s.id = ?`,
+        `select ${told.view} as view from ${told.from} where ${told.id} = ?`,
         [id],
       );
       return row?.view ?? null;

@@ -1,6 +1,7 @@
 import { SITES_A_PAGE, type Site as SiteView } from '@brine/contract/routes';
 import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
+import type { Reads } from '../database/reads.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
 import { Written, writtenAnswer } from '../http/written.ts';
@@ -24,23 +25,20 @@ export async function listSites(
   return writtenAnswer({ sites: new Written(await sites.viewsText(ids)), next, total });
 }
 
-export async function readSite(services: Services, id: string): Promise<SiteView> {
-  const site = await services.database.reads.sites.view(id);
-  if (!site) throw new AppError('notFound', 'No such site');
-  return site;
+export function readSite(services: Services, id: string): Promise<SiteView> {
+  return siteView(services.database.reads, id);
 }
 
 export function createSite(services: Services, site: SiteFields): Promise<SiteView> {
-  return services.database.transaction(async (repositories) =>
-    siteView(
-      await repositories.sites.create({
-        id: randomUUID(),
-        ...site,
-        archivedAt: null,
-        createdAt: services.now(),
-      }),
-    ),
-  );
+  return services.database.transaction(async (repositories) => {
+    const created = await repositories.sites.create({
+      id: randomUUID(),
+      ...site,
+      archivedAt: null,
+      createdAt: services.now(),
+    });
+    return siteView(repositories, created.id);
+  });
 }
 
 export function changeSite(
@@ -61,7 +59,7 @@ export function changeSite(
     if (change.archived !== undefined)
       site.archivedAt = change.archived ? (site.archivedAt ?? services.now()) : null;
     await repositories.sites.save();
-    return siteView(site);
+    return siteView(repositories, site.id);
   });
 }
 
@@ -71,16 +69,9 @@ export async function mustFindSite(repositories: Repositories, id: string): Prom
   return site;
 }
 
-export function siteView(site: Site): SiteView {
-  return {
-    id: site.id,
-    name: site.name,
-    place: site.place,
-    note: site.note,
-    customer: site.customer,
-    contact: site.contact,
-    phone: site.phone,
-    archived: site.archivedAt !== null,
-    version: site.version,
-  };
+/** A site as pages see it; what was changed has to be written before. */
+export async function siteView({ sites }: Pick<Reads, 'sites'>, id: string): Promise<SiteView> {
+  const view = await sites.view(id);
+  if (!view) throw new AppError('notFound', 'No such site');
+  return view;
 }

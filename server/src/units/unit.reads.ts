@@ -1,5 +1,6 @@
 import type { Unit as UnitView } from '@brine/contract/routes';
 import type { SortKey } from '../database/cursor.ts';
+import { listText, type Told } from '../database/listText.ts';
 import { pageOf, type Page } from '../database/page.ts';
 import type { Reader } from '../database/reader.ts';
 import { holds } from '../database/search.ts';
@@ -23,6 +24,8 @@ const inOrderOfList: readonly SortKey[] = [
 export const UNIT_VIEW = `json_build_object('id', u.id, 'siteId', u.site_id, 'siteName', s.name, 'name', u.name, 'tag', u.tag, 'plate', u.plate,
   'archived', u.archived_at is not null, 'version', u.version)`;
 
+const told: Told = { view: UNIT_VIEW, from: 'unit u join site s on s.id = u.site_id', id: 'u.id' };
+
 /** What is read of units without changing them. */
 export function unitReads(reader: Reader) {
   return {
@@ -43,19 +46,11 @@ export function unitReads(reader: Reader) {
         inOnePass: text !== '',
       }),
     /** Units as pages see them, in the order of the ids, as the text of a list. */
-    async viewsText(ids: readonly string[]): Promise<string> {
-      if (ids.length === 0) return '[]';
-      const [row] = await reader.rows<{ views: string }>(
-        `select coalesce(json_agg(${UNIT_VIEW} order by wanted.place), '[]')::text as views
-           from unnest(?::uuid[]) with ordinality as wanted (id, place) join unit u on u.id = wanted.id join site s on s.id = u.site_id`,
-        [`{${ids.join(',')}}`],
-      );
-      return row!.views;
-    },
+    viewsText: (ids: readonly string[]) => listText(reader, told, ids),
     /** One unit as pages see it; null where there is none. */
     async view(id: string): Promise<UnitView | null> {
       const [row] = await reader.rows<{ view: UnitView }>(
-        `select ${UNIT_VIEW} as view from unit u join site s on s.id = u.site_id where u.id = ?`,
+        `select ${told.view} as view from ${told.from} where ${told.id} = ?`,
         [id],
       );
       return row?.view ?? null;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { Secret } from 'otpauth';
-import { addressOf, newRecoveryCode, newSecret, recoveryCodeTyped, stepOf } from './secondFactor.ts';
+import { addressOf, newSecret, stepOf } from './totp.ts';
 
 /** The secret of RFC 6238, appendix B, for SHA-1: the digits 1 to 0 twice. */
 const rfc = Secret.fromLatin1('12345678901234567890').base32;
@@ -45,12 +45,4 @@ describe('a code of the second factor', () => {
     expect(address.searchParams.get('secret')).toBe(secret);
     expect(address.searchParams.get('issuer')).toBe('Ann & Co');
   });
-});
-
-test('a recovery code has 80 bits and is read however it is typed', () => {
-  const code = newRecoveryCode();
-  expect(code).toMatch(/^([a-z2-7]{4}-){3}[a-z2-7]{4}$/);
-  const kept = recoveryCodeTyped(code);
-  expect(recoveryCodeTyped(` ${code.toUpperCase().replaceAll('-', ' ')} `)).toBe(kept);
-  expect([recoveryCodeTyped('123456'), recoveryCodeTyped(code.slice(0, -1))]).toEqual([null, null]);
 });

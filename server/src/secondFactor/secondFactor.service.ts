@@ -2,21 +2,15 @@ import type { AnswerOf, api } from '@brine/contract/routes';
 import { theCompany } from '../company/company.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Caller, Services, SignedIn } from '../http/context.ts';
-import { AppError } from '../http/errors.ts';
+import { AppError, fieldProblem, toldAtField } from '../http/errors.ts';
 import type { Person } from '../people/person.entity.ts';
-import { openTicket, withTry } from './auth.service.ts';
-import { judgeSecond } from './judgeSecond.ts';
-import { giveBack, reserveTry } from './rateLimit.ts';
-import {
-  addressOf,
-  newRecoveryCode,
-  newSecret,
-  RECOVERY_CODES,
-  recoveryCodeTyped,
-  stepOf,
-} from './secondFactor.ts';
-import { requiresSecond } from './secondRequired.ts';
-import { hashOf } from './token.ts';
+import { openTicket, withSecond, withTry } from '../auth/auth.service.ts';
+import { giveBack } from '../auth/rateLimit.ts';
+import { hashOf } from '../auth/token.ts';
+import { WRONG_CODE } from './judgeSecond.ts';
+import { newRecoveryCode, RECOVERY_CODES, recoveryCodeTyped } from './recoveryCode.ts';
+import { requiresSecond } from './requiresSecond.ts';
+import { addressOf, newSecret, stepOf } from './totp.ts';
 
 /** Whether one has a second factor, and how it stands with it. */
 export function readSecond(services: Services, person: SignedIn): Promise<AnswerOf<typeof api.second>> {
@@ -63,7 +57,7 @@ export function confirmSecond(
     if (!row.secondSecret || row.secondSince)
       throw new AppError('conflict', 'There is no second factor to confirm; begin again');
     const step = stepOf(row.secondSecret, code, services.now(), row.secondStep);
-    if (step === null) throw wrongCode('body.code');
+    if (step === null) throw fieldProblem('body.code', WRONG_CODE);
     row.secondStep = step;
     row.secondSince = services.now();
     await repositories.people.save();
@@ -111,7 +105,7 @@ export function resetSecond(services: Services, personId: string): Promise<void>
   });
 }
 
-/** Does something of one's own account that a code is asked for. A try is counted as one of signing in. */
+/** Does something of one's own account that a code is asked for, counted as a try of signing in. */
 async function withCode<Result>(
   services: Services,
   caller: Caller,
@@ -119,17 +113,12 @@ async function withCode<Result>(
   code: string,
   work: (repositories: Repositories, row: Person) => Promise<Result>,
 ): Promise<Result> {
-  await services.database.transaction((repositories) =>
-    reserveTry(repositories, person.login, caller.address, services.now()),
+  const row = await services.database.transaction((repositories) => mustFind(repositories, person));
+  if (!row.secondSince) throw new AppError('conflict', 'You have no second factor');
+  await withSecond(services, caller, row, code).catch(toldAtField('secondFactor', 'body.code', WRONG_CODE));
+  return services.database.transaction(async (repositories) =>
+    work(repositories, await mustFind(repositories, person)),
   );
-  return services.database.transaction(async (repositories) => {
-    const row = await mustFind(repositories, person);
-    if (!row.secondSince) throw new AppError('conflict', 'You have no second factor');
-    if ((await judgeSecond(repositories, row, code, services.now())) === 'wrong')
-      throw wrongCode('body.code');
-    await giveBack(repositories, person.login, caller.address);
-    return work(repositories, row);
-  });
 }
 
 async function samePassword(
@@ -138,11 +127,9 @@ async function samePassword(
   person: SignedIn,
   password: string,
 ): Promise<void> {
-  await withTry(services, person.login, caller, password).catch((error: unknown) => {
-    if (!(error instanceof AppError) || error.code !== 'wrongSignIn') throw error;
-    const message = 'Password: this is not it';
-    throw new AppError('badInput', message, { problems: [{ field: 'body.password', message }] });
-  });
+  await withTry(services, person.login, caller, password).catch(
+    toldAtField('wrongSignIn', 'body.password', 'Password: this is not it'),
+  );
   await services.database.transaction((repositories) => giveBack(repositories, person.login, caller.address));
 }
 
@@ -161,11 +148,6 @@ async function takeAway(repositories: Repositories, row: Person): Promise<void> 
   row.secondStep = 0;
   await repositories.people.save();
   await repositories.recoveryCodes.endAllOf(row.id);
-}
-
-function wrongCode(field: string): AppError {
-  const message = 'Code: this is not the one of now, or it was used already; wait for the next';
-  return new AppError('badInput', message, { problems: [{ field, message }] });
 }
 
 function refuseDemo(person: SignedIn): void {

@@ -1,7 +1,11 @@
 import type { Repositories } from '../database/database.ts';
 import type { Person } from '../people/person.entity.ts';
-import { recoveryCodeTyped, stepOf } from './secondFactor.ts';
-import { hashOf } from './token.ts';
+import { hashOf } from '../auth/token.ts';
+import { recoveryCodeTyped } from './recoveryCode.ts';
+import { stepOf } from './totp.ts';
+
+/** What is said of a code that is not right: also of one that was, once. */
+export const WRONG_CODE = 'This code is not the one of now, or it was used already; wait for the next';
 
 /** What a person with a second factor typed beside the password: a code of the app, or a recovery code. */
 export type SecondTyped = 'none' | 'right' | 'wrong' | 'recovery';
