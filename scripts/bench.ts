@@ -1,3 +1,4 @@
+import type { Bound } from '../e2e/load/bound.ts';
 import { largeLists } from '../e2e/load/lists.ts';
 import { soak } from '../e2e/load/soak.ts';
 import { underLoad } from '../e2e/load/underLoad.ts';
@@ -46,14 +47,7 @@ function least(work: () => unknown, times = 7, inner = 20): number {
 }
 
 /** Tells each bound with what was measured; whether all are held. */
-function told(
-  bounds: readonly {
-    readonly name: string;
-    readonly measured: number;
-    readonly bound: number;
-    readonly unit: string;
-  }[],
-): boolean {
+function told(bounds: readonly Bound[]): boolean {
   for (const { name, measured, bound, unit: of } of bounds)
     process.stdout.write(
       `${measured <= bound ? 'held  ' : 'BROKEN'} ${name.padEnd(44)} ${measured.toFixed(0)} of ${bound} ${of}\n`,

@@ -1,13 +1,12 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { startStage, type Stage } from '../chaos/stage.ts';
-import { signInAt } from '../chaos/load.ts';
+import { createHash } from 'node:crypto';
 import { query } from '../support/database.ts';
-import { PASSWORD } from '../support/steps.ts';
+import type { Bound } from './bound.ts';
 import { clients, within } from './clients.ts';
-import { fillCompany, type CompanySize } from './fillCompany.ts';
+import type { CompanySize } from './fillCompany.ts';
+import { startFilled, type FilledStage } from './filledStage.ts';
 
 /** A company of one region: its lists and searches, without entries. */
-export const large: CompanySize = { sites: 500, units: 2000, jobs: 2000, entriesEach: 0, logPoints: 0 };
+const large: CompanySize = { sites: 500, units: 2000, jobs: 2000, entriesEach: 0, logPoints: 0 };
 
 /** The serial number of one unit, as `fillCompany` writes it. */
 const serial = createHash('md5').update('1999').digest('hex');
@@ -16,39 +15,6 @@ const serial = createHash('md5').update('1999').digest('hex');
 const BOUND_MS = 100;
 const MANY_MS = 300;
 const MANY = 20;
-
-/** A list within so long at the server. */
-interface Bound {
-  readonly name: string;
-  readonly measured: number;
-  readonly bound: number;
-  readonly unit: string;
-}
-
-/** A company on a server of its own, with somebody signed in. */
-export interface FilledStage {
-  readonly stage: Stage;
-  readonly base: string;
-  readonly cookie: string;
-}
-
-/** Starts so many servers on one database and fills it. Whoever starts it ends it. */
-export async function startFilled(
-  servers: number,
-  size: CompanySize,
-  say: (text: string) => void,
-): Promise<FilledStage> {
-  const stage = await startStage(servers);
-  try {
-    const [base] = stage.bases as [string];
-    const { cookie } = await signInAt(base, 'tess', PASSWORD, randomUUID());
-    await fillCompany(stage.databaseUrl, size, say);
-    return { stage, base, cookie };
-  } catch (error) {
-    stage.end();
-    throw error;
-  }
-}
 
 /** What is asked of a company of a size; of the lists also how many they must count. */
 async function asked(databaseUrl: string, { sites, units, jobs, entriesEach, logPoints }: CompanySize) {

@@ -5,7 +5,7 @@ import { signInAt, startDevice } from '../chaos/load.ts';
 import { query } from '../support/database.ts';
 import { PASSWORD } from '../support/steps.ts';
 import { clients } from './clients.ts';
-import { startFilled } from './lists.ts';
+import { startFilled } from './filledStage.ts';
 import type { CompanySize } from './fillCompany.ts';
 
 const size: CompanySize = { sites: 500, units: 2000, jobs: 6000, entriesEach: 33, logPoints: 600_000 };

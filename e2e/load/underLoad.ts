@@ -7,6 +7,7 @@ import { guessLayout } from '@brine/core/logs/reading';
 import { rest, startStage } from '../chaos/stage.ts';
 import { signInAt } from '../chaos/load.ts';
 import { PASSWORD } from '../support/steps.ts';
+import type { Bound } from './bound.ts';
 import { writeLargeLog } from './largeLog.ts';
 import { manyUnits } from './manyUnits.ts';
 
@@ -15,14 +16,6 @@ const UNITS = 2000;
 const LOG_BYTES = 200_000_000;
 /** At the 99th percentile, ms. */
 const BOUND_MS = 300;
-
-/** What a bound came to. */
-interface Bound {
-  readonly name: string;
-  readonly measured: number;
-  readonly bound: number;
-  readonly unit: string;
-}
 
 /**
  * One server under everything at once: a review of 2,000 units, sheets and exports one after the other, a log of 200 MB on its way in. What others wait for

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
+import type { Bound } from '../../e2e/load/bound.ts';
 import { startCluster, throwAwayFolder } from '../lib/postgres.mjs';
 
 /** 586 kB of entries without a ticket. */
@@ -8,14 +9,6 @@ const FLOOD = JSON.stringify({ entries: Array(200_000).fill({}) });
 const ANSWER_MS = 100;
 const LIVE_MS = 200;
 const ROUNDS = 5;
-
-/** What a bound came to. */
-export interface Bound {
-  readonly name: string;
-  readonly measured: number;
-  readonly bound: number;
-  readonly unit: string;
-}
 
 /** An anonymous flood against a server of its own: how long its answer takes, and how long others wait meanwhile. */
 export async function floodBounds(): Promise<readonly Bound[]> {

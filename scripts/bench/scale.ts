@@ -1,5 +1,6 @@
 import { query } from '../../e2e/support/database.ts';
-import { listBounds, startFilled } from '../../e2e/load/lists.ts';
+import { startFilled } from '../../e2e/load/filledStage.ts';
+import { listBounds } from '../../e2e/load/lists.ts';
 import type { CompanySize } from '../../e2e/load/fillCompany.ts';
 import { hotReads } from './hotReads.ts';
 

@@ -1,5 +1,5 @@
 import { clients } from '../../e2e/load/clients.ts';
-import { startFilled } from '../../e2e/load/lists.ts';
+import { startFilled } from '../../e2e/load/filledStage.ts';
 import { query } from '../../e2e/support/database.ts';
 
 const CLIENTS = 16;

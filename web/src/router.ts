@@ -164,7 +164,7 @@ export function createAppRouter(): Router {
         component: pages.peoplePage,
         meta: { leadOnly: true, title: 'Company' },
       },
-      { path: '/audit', component: pages.auditPage, meta: { leadOnly: true, title: 'Audit' } },
+      { path: '/audit', component: pages.auditPage, meta: { leadOnly: true, title: 'Sign-ins and changes' } },
       { path: '/account', component: pages.accountPage, meta: { title: 'Your account' } },
       { path: '/work', component: pages.workPage, meta: { title: 'Work under way' } },
       { path: '/waiting', component: pages.waitingPage, meta: { open: true, title: 'Waiting' } },

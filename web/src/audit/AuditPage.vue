@@ -5,6 +5,7 @@ import type { AuditLine, PersonLine } from '@brine/contract/routes';
 import { request } from '../shared/api/client.ts';
 import { useAct } from '../shared/api/useAct.ts';
 import { localDateTime } from '../shared/display/localTime.ts';
+import { machineOf } from '../shared/display/machineOf.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
 import { groups, isWarning, wordsOf } from './auditWords.ts';
@@ -17,8 +18,9 @@ const { act } = useAct();
 onMounted(() => act(async () => (people.value = (await request('people')).people)));
 /** Nobody is known by a login that does not belong to anybody: it is quoted. */
 const whoOf = ({ who, login }: AuditLine) => who || (login === '' ? 'somebody' : `“${login}”`);
-const machine = (browser: string) =>
-  browser === '' ? '' : /Mobi/i.test(browser) ? 'phone' : /Tablet/i.test(browser) ? 'tablet' : 'computer';
+/** From which address, and on what, where the browser said so. */
+const fromOf = ({ address, browser }: AuditLine) =>
+  [address, browser && machineOf(browser).toLowerCase()].filter(Boolean).join(', ');
 </script>
 
 <template>
@@ -68,11 +70,7 @@ const machine = (browser: string) =>
             <span v-if="isWarning(line.kind)" class="mr-1 text-alarm" aria-hidden="true">▲</span
             >{{ wordsOf(line) }}
           </td>
-          <td class="text-soft" data-label="From">
-            <span class="font-mono text-[13.5px]">{{ line.address }}</span>{{
-              machine(line.browser) && `, ${machine(line.browser)}`
-            }}
-          </td>
+          <td class="text-soft" data-label="From">{{ fromOf(line) }}</td>
         </tr>
       </tbody>
     </table>

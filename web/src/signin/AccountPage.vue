@@ -7,6 +7,7 @@ import { SHORTEST_PASSWORD } from '@brine/contract/lengths';
 import type { SessionLine } from '@brine/contract/routes';
 import { messageOf, request } from '../shared/api/client.ts';
 import { localDateTime } from '../shared/display/localTime.ts';
+import { machineOf } from '../shared/display/machineOf.ts';
 import { useSession } from '../shared/session/sessionStore.ts';
 import AppButton from '../shared/ui/AppButton.vue';
 import FormProblem from '../shared/ui/FormProblem.vue';
@@ -63,9 +64,6 @@ const submit = handleSubmit(async ({ current, next }) => {
     refused.value = messageOf(error);
   }
 });
-/** What kind of machine a browser says it runs on. */
-const machine = (browser: string) =>
-  /Mobi/i.test(browser) ? 'Phone' : /Tablet/i.test(browser) ? 'Tablet' : 'Computer';
 </script>
 
 <template>
@@ -114,7 +112,7 @@ const machine = (browser: string) =>
             class="flex items-center gap-4 border-b border-hairline py-2"
           >
             <span class="min-w-0 flex-1"
-              >{{ machine(line.browser) }}{{ line.current ? ', this one' : '' }}
+              >{{ machineOf(line.browser) }}{{ line.current ? ', this one' : '' }}
               <span class="hint block">signed in {{ localDateTime(line.createdAt) }}</span>
               <span class="hint block">last used {{ localDateTime(line.lastUsedAt) }}</span></span
             >

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@jest/globals';
-import { filesOf } from '../../../earlyFile.ts';
+import { stations } from '@brine/core/record/stations';
+import { filesOf, pages } from '../../../earlyFile.ts';
 import { addressOf } from './client.ts';
 import { forgetSeen, noteSeen, takeEarly } from './early.ts';
 
@@ -48,6 +49,14 @@ test('of a job it asks for what is not on the device yet', () => {
   expect(askedAt(`/jobs/${JOB}/survey`)).toContain(entries(0));
 });
 
+test('letters stand from the beginning where `bringFonts` has noted that they are here', async () => {
+  const { bringFonts, LETTERS_HERE } = await import('../layout/bringFonts.ts');
+  Object.assign(document, { fonts: { ready: Promise.resolve() } });
+  await bringFonts(Promise.resolve(), () => Promise.resolve());
+  expect(localStorage.getItem(LETTERS_HERE)).toBe('yes');
+  expect(script).toContain(`localStorage.getItem('${LETTERS_HERE}')`);
+});
+
 test('an early answer is taken once, and not when it is old', async () => {
   const answer = Promise.resolve({} as Response);
   const early = new Map([
@@ -58,6 +67,16 @@ test('an early answer is taken once, and not when it is old', async () => {
   expect(await takeEarly('/api/me')).toBe(await answer);
   expect(takeEarly('/api/me')).toBeUndefined();
   expect(takeEarly('/api/today')).toBeUndefined();
+});
+
+test('every station has its files asked for', () => {
+  for (const station of stations) {
+    const page = pages.find(({ begins }) => new RegExp(begins).test(`/jobs/${JOB}/${station}`));
+    expect([station, page?.modules.some((module) => module.startsWith(`${station}/`))]).toEqual([
+      station,
+      true,
+    ]);
+  }
 });
 
 test('the files of a page are what its modules import, near and far, without those of the first page', () => {

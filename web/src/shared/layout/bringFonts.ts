@@ -1,7 +1,7 @@
 import { requestsUnderWay } from '../api/underWay.ts';
 
 /** Set once the letters were loaded: `early.js` then has them from the beginning. */
-const HERE = 'brine-letters';
+export const LETTERS_HERE = 'brine-letters';
 const LOOK_MS = 50;
 
 /**
@@ -11,7 +11,7 @@ const LOOK_MS = 50;
  * @param load loads their style sheet
  */
 export async function bringFonts(ready: Promise<unknown>, load: () => Promise<unknown>): Promise<void> {
-  if (localStorage.getItem(HERE) === null) {
+  if (localStorage.getItem(LETTERS_HERE) === null) {
     await ready;
     // A page asks in the moment after it was drawn.
     do await new Promise((done) => setTimeout(done, LOOK_MS));
@@ -19,5 +19,5 @@ export async function bringFonts(ready: Promise<unknown>, load: () => Promise<un
   }
   await load();
   await document.fonts.ready;
-  localStorage.setItem(HERE, 'yes');
+  localStorage.setItem(LETTERS_HERE, 'yes');
 }
