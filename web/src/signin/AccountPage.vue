@@ -122,10 +122,12 @@ const submit = handleSubmit(async ({ current, next }) => {
           </li>
         </ul>
       </section>
-      <MyCalendar class="md:col-span-2" />
-      <OnAPhone class="md:col-span-2" />
     </div>
     <SecondFactor class="mt-8" />
+    <template v-if="!firstOfAll">
+      <MyCalendar class="mt-8" />
+      <OnAPhone class="mt-8" />
+    </template>
     <p v-if="firstOfAll && !session.person?.needsSecond" class="mt-5">
       <RouterLink class="link inline-flex min-h-11 items-center" to="/today" data-test="second-done"
         >Go on to Today</RouterLink
