@@ -28,6 +28,7 @@ const options = readOptions(
   },
   'bin/test [options]   checks everything',
 );
+const started = Date.now();
 const all = !options.unit && !options.e2e && !options.chaos && !options.fuzz;
 const results = mkdtempSync(join(tmpdir(), 'brine-results-'));
 let passed = 0;
@@ -78,9 +79,10 @@ async function sideBySide(...lanes) {
   await Promise.all(
     lanes.map(async (checks) => {
       for (const [name, command, args] of checks) {
+        const began = Date.now();
         const { code, printed } = await read(command, args);
         say(`\n== ${name}\n${printed.trimEnd()}`);
-        say(code === 0 ? `ok    ${name}` : `FAIL  ${name}`);
+        say(`${code === 0 ? 'ok   ' : 'FAIL '} ${name} (${secondsSince(began)} s)`);
         if (code === 0) passed += 1;
         else failed += 1;
       }
@@ -181,18 +183,25 @@ function count(file, status, read) {
 }
 
 function runIn(command, args, env) {
+  const began = Date.now();
   const result = spawnSync(command, args, {
     cwd: root,
     env: { ...process.env, ...env },
     stdio: ['ignore', 'inherit', 'inherit'],
   });
+  say(`took ${secondsSince(began)} s`);
   return result.status ?? 1;
+}
+
+function secondsSince(began) {
+  return Math.round((Date.now() - began) / 1000);
 }
 
 function finish(code) {
   cluster.stop();
   rmSync(clusterFolder, { recursive: true, force: true });
   rmSync(results, { recursive: true, force: true });
+  say(`\nin ${secondsSince(started)} s`);
   process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
   process.exit(code);
 }

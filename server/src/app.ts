@@ -17,6 +17,7 @@ import { bodyText, validated, type Noted, type ServedRoute } from './http/route.
 import { routes } from './http/routes.ts';
 import { securityHeaders } from './http/securityHeaders.ts';
 import { serveWeb } from './http/staticFiles.ts';
+import { WrittenAnswer } from './http/written.ts';
 
 export const API_VERSION = '0.1.0';
 
@@ -33,6 +34,11 @@ export function createApp(services: Services): Hono<Env> {
   );
   app.use(securityHeaders(services.config.tls !== null));
   app.use(logged(services));
+  // Said beforehand: said afterwards, as `compress` does, it would have the answer made twice.
+  app.use('/api/*', (context, next) => {
+    context.header('vary', 'Accept-Encoding');
+    return next();
+  });
   // Leaves alone what is small, packed already, or an event stream.
   app.use(compress());
   app.onError((thrown, context) => {
@@ -103,9 +109,15 @@ async function answer(route: ServedRoute, context: Context<Env>, services: Servi
   const input = { ...context.get('admitted'), params, query, body, services, context };
   const result = await route.handle(input);
   if (route.noted) await keepNote(services, input.caller, input.person, await route.noted(input, result));
-  if (result instanceof Response) return result;
+  if (result instanceof Response) return withEverywhere(context, result);
+  if (result instanceof WrittenAnswer) return context.body(result.text, 200, result.headers);
   context.header('cache-control', 'no-store');
   return context.json(result as object, contract.status ?? 200);
+}
+
+/** What every answer carries stands on the context, and comes onto one that a route made by itself. */
+function withEverywhere(context: Context<Env>, own: Response): Response {
+  return own.headers.has('x-request-id') ? own : context.newResponse(own.body, own);
 }
 
 /** What was done is kept once it was done; an answer is given after that. */
@@ -134,9 +146,8 @@ function logged(services: Services): MiddlewareHandler<Env> {
     context.set('requestId', requestId);
     context.header('x-request-id', requestId);
     await next();
-    const { pathname } = new URL(context.req.url);
     // Links carry a secret in their path.
-    const path = pathname.replace(
+    const path = context.req.path.replace(
       /^(\/api\/links\/|\/link\/|\/api\/share\/|\/api\/calendar\/|\/u\/).+/,
       '$1…',
     );

@@ -30,7 +30,7 @@ export type JobState = (typeof jobStates)[number];
 export const jobOrders = ['newest', 'planned', 'site'] as const;
 export type JobOrder = (typeof jobOrders)[number];
 /** Jobs that one answer lists. */
-export const JOBS_A_PAGE = 100;
+export const JOBS_A_PAGE = 50;
 
 const answersJob = object({ job: job.required() });
 

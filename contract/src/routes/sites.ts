@@ -16,9 +16,9 @@ import { count, list, next, site, unit } from './views.ts';
 const answersSite = object({ site: site.required() });
 
 /** Sites with their units that one answer lists. */
-export const PLACES_A_PAGE = 100;
+export const PLACES_A_PAGE = 50;
 /** Sites alone that one answer lists. */
-export const SITES_A_PAGE = 200;
+export const SITES_A_PAGE = 100;
 
 export const siteRoutes = {
   places: contract({

@@ -6,7 +6,7 @@ import { contract } from './route.ts';
 import { count, list, next, unit } from './views.ts';
 
 /** Units that one answer lists. */
-export const UNITS_A_PAGE = 200;
+export const UNITS_A_PAGE = 100;
 
 const answersUnit = object({ unit: unit.required() });
 

@@ -1,6 +1,6 @@
 import { AUDIT_A_PAGE, type AuditKind } from '@brine/contract/routes';
 import type { Caller, Services } from '../http/context.ts';
-import { Written, writtenAnswer } from '../http/written.ts';
+import { Written, writtenAnswer, type WrittenAnswer } from '../http/written.ts';
 import type { AuditEvent } from './audit.repository.ts';
 
 /** Keeps an event; one that comes again and again from the same place once a quarter of an hour. */
@@ -23,7 +23,7 @@ export async function listAudit(
     readonly kind?: AuditKind | undefined;
     readonly person?: string | undefined;
   },
-): Promise<Response> {
+): Promise<WrittenAnswer> {
   const { audit } = services.database.reads;
   const { ids, next, total } = await audit.search({
     kind: wish.kind ?? null,

@@ -16,8 +16,6 @@ export interface PageWish {
   readonly limit: number;
   /** True where a condition holds what a person typed. */
   readonly typed: boolean;
-  /** Whether the first page is counted in the same pass: where what finds the rows costs more than the rows. */
-  readonly inOnePass?: boolean;
 }
 
 /** A page of ids, where the next one starts (null after the last), and how many rows there are in all. */
@@ -30,27 +28,24 @@ export interface Page {
 /** Finds a page by its order, and beside it how many there are: counting needs no order. */
 export async function pageOf(reader: Reader, wish: PageWish): Promise<Page> {
   const { from, orderJoins = '', id, conditions, keys, after, limit, typed } = wish;
-  const inOnePass = wish.inOnePass === true && after === null;
   const where = (all: readonly Condition[]) => all.map(({ sql }) => sql).join(' and ') || 'true';
   const valuesOf = (all: readonly Condition[]) => all.flatMap(({ values }) => values);
   const ask = typed ? reader.rowsByTyped : reader.rows;
   const here = [...conditions, afterCursor(keys, after)];
   // The limit stands in the text: a plan that is made for any limit sorts everything.
-  const asked = ask<{ id: string; keys: string[]; n?: number }>(
-    `select ${id} as id, ${keysOf(keys)} as keys${inOnePass ? ', (count(*) over ())::int as n' : ''} from ${from} ${orderJoins} where ${where(here)} order by ${orderOf(keys)} limit ${limit + 1}`,
+  const asked = ask<{ id: string; keys: string[] }>(
+    `select ${id} as id, ${keysOf(keys)} as keys from ${from} ${orderJoins} where ${where(here)} order by ${orderOf(keys)} limit ${limit + 1}`,
     valuesOf(here),
   );
-  const counting = inOnePass
-    ? Promise.resolve([])
-    : ask<{ n: number }>(
-        `select count(*)::int as n from ${from} where ${where(conditions)}`,
-        valuesOf(conditions),
-      );
+  const counting = ask<{ n: number }>(
+    `select count(*)::int as n from ${from} where ${where(conditions)}`,
+    valuesOf(conditions),
+  );
   const [rows, [counted]] = await Promise.all([asked, counting]);
   const page = rows.slice(0, limit);
   return {
     ids: page.map((row) => row.id),
     next: rows.length > limit ? cursorOf(page.at(-1)!.keys) : null,
-    total: (inOnePass ? rows[0]?.n : counted?.n) ?? 0,
+    total: counted?.n ?? 0,
   };
 }

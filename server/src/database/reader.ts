@@ -2,8 +2,9 @@ import pg from 'pg';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { loggedError } from '../http/loggedError.ts';
+import { together } from './together.ts';
 
-/** Reads rows by a statement of SQL with question marks for its values. */
+/** Reads rows by a statement of SQL with question marks for its values. Rows may be shared with others who asked the same: they must not be changed. */
 export interface Reader {
   /** By a statement that is prepared once a connection: its text must be one of few. */
   rows<Row extends object>(sql: string, values?: readonly unknown[]): Promise<Row[]>;
@@ -18,8 +19,8 @@ export function readerOn(em: EntityManager): Reader {
   return { rows, rowsByTyped: rows };
 }
 
-/** Connections of one server for reading. More than the database has cores would only wait there instead of here. */
-const MOST_CONNECTIONS = 8;
+/** Connections of one server for reading. More than the database has cores would only wait there instead of here, where those who wait for the same are answered together. */
+const MOST_CONNECTIONS = 4;
 /** Whoever waits longer for a connection is told that the database does not answer. */
 const LONGEST_WAIT_MS = 10_000;
 
@@ -49,13 +50,19 @@ export function openReader(databaseUrl: string, log?: Logger): OwnReader {
     }
     return statement;
   };
-  return {
-    rows: async <Row extends object>(sql: string, values: readonly unknown[] = []) =>
-      (await pool.query<Row>({ ...named(sql), values: [...values] })).rows,
-    rowsByTyped: async <Row extends object>(sql: string, values: readonly unknown[]) =>
-      (await pool.query<Row>(numbered(sql), [...values])).rows,
-    close: () => pool.end(),
-  };
+  const ask = together(
+    async ({ sql, values, prepared: kept }) => {
+      const statement = kept ? named(sql) : { text: numbered(sql) };
+      return (await pool.query<object>({ ...statement, values: [...values] })).rows;
+    },
+    MOST_CONNECTIONS,
+    LONGEST_WAIT_MS,
+  );
+  const rows =
+    (prepared: boolean) =>
+    <Row extends object>(sql: string, values: readonly unknown[] = []) =>
+      ask({ sql, values, prepared }) as Promise<Row[]>;
+  return { rows: rows(true), rowsByTyped: rows(false), close: () => pool.end() };
 }
 
 /** The driver numbers what the ORM marks. */

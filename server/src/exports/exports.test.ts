@@ -46,6 +46,10 @@ describe('what can be taken along', () => {
   test('tables as CSV: a formula is text, a negative number a number', async () => {
     const followUps = await tess.call('GET', `/api/jobs/${jobId}/tables/follow-ups.csv`);
     expect(followUps.headers.get('content-disposition')).toContain('follow-ups.csv');
+    // A route that makes its answer by itself still gives what every answer carries.
+    expect(followUps.headers.get('x-content-type-options')).toBe('nosniff');
+    expect(followUps.headers.get('x-request-id')).toMatch(/^[0-9a-f-]{36}$/);
+    expect(followUps.headers.get('content-type')).toBe('text/csv; charset=utf-8');
     expect(text(followUps.bytes)).toContain(`'=HYPERLINK`);
     const calibrations = text((await tess.call('GET', `/api/jobs/${jobId}/tables/calibrations.csv`)).bytes);
     expect(calibrations).toContain('2026-06-01,air,trim,0,-1,dF,0.5,0,Ice');

@@ -24,6 +24,20 @@ describe('every answer', () => {
     expect(headers.get('x-content-type-options')).toBe('nosniff');
   });
 
+  test('what the database wrote carries them too, and is told as JSON', async () => {
+    const tess = harness.client();
+    await tess.signIn('tess');
+    const expected = async (path: string, type: string) => {
+      const { headers } = await tess.call('GET', path);
+      expect([path, headers.get('content-type')]).toEqual([path, type]);
+      expect(headers.get('x-content-type-options')).toBe('nosniff');
+      expect(headers.get('x-request-id')).toMatch(/^[0-9a-f-]{36}$/);
+      expect(headers.get('cache-control')).toContain('no-store');
+    };
+    await expected('/api/jobs', 'application/json');
+    await expected('/api/me', 'application/json');
+  });
+
   test('only the workers that read photographs and codes may run WebAssembly, and nothing may run text', async () => {
     const policyOf = async (path: string) =>
       (await harness.client().call('GET', path)).headers.get('content-security-policy')!;

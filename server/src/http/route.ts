@@ -6,6 +6,7 @@ import { checked } from '@brine/contract/validate';
 import type { Author } from '../auth/auth.service.ts';
 import type { Caller, Services, SignedIn } from './context.ts';
 import { AppError } from './errors.ts';
+import type { WrittenAnswer } from './written.ts';
 
 const NO_LINK = 'x-brine-link: expected the token of a link';
 
@@ -39,7 +40,7 @@ export interface Noted {
   readonly person?: { readonly id: string; readonly login: string };
 }
 
-/** Serves a route of the contract: input and answer have its types. A `Response` is sent as it is (files). */
+/** Serves a route of the contract: input and answer have its types. A `Response` is sent as it is (files), and so is what the database wrote. */
 export function serve<
   Params extends AnyObject,
   Query extends AnyObject,
@@ -47,7 +48,9 @@ export function serve<
   Answer extends AnyObject,
 >(
   contract: RouteContract<Params, Query, Body, Answer>,
-  handle: (input: RouteInput<Params, Query, Body>) => Promise<DeepReadonly<Answer> | Response>,
+  handle: (
+    input: RouteInput<Params, Query, Body>,
+  ) => Promise<DeepReadonly<Answer> | Response | WrittenAnswer>,
   noted?: (input: RouteInput<Params, Query, Body>, result: DeepReadonly<Answer>) => Promise<Noted>,
 ): ServedRoute {
   return { contract, handle, ...(noted && { noted }) } as unknown as ServedRoute;

@@ -1,4 +1,4 @@
-import type { MiddlewareHandler } from 'hono';
+import { Hono, type MiddlewareHandler } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
 
 /** Where the workers lie that read photographs and QR codes: they alone run WebAssembly, and a worker obeys the policy it was served with. */
@@ -35,11 +35,26 @@ const headersWith = (
     xXssProtection: false,
   });
 
-/** Headers every answer carries. HSTS only over HTTPS, where it means something. */
+/** What the headers of one kind of answer are: they are the same on each, so they are made once. */
+async function madeOnce(made: MiddlewareHandler): Promise<readonly (readonly [string, string])[]> {
+  const answer = await new Hono()
+    .use(made)
+    .get('/', (context) => context.body(null))
+    .request('/');
+  return [...answer.headers];
+}
+
+/**
+ * Headers every answer carries. HSTS only over HTTPS, where it means something. They stand on the context before the answer is made: on an answer that is there already each of them would take
+ * it apart and put it together again.
+ */
 export function securityHeaders(https: boolean): MiddlewareHandler {
-  const everywhere = headersWith(https, ["'self'"]);
-  const readers = headersWith(https, ["'self'", "'wasm-unsafe-eval'"]);
-  const reached = headersWith(https, ["'self'"], 'cross-origin');
+  const everywhere = madeOnce(headersWith(https, ["'self'"]));
+  const readers = madeOnce(headersWith(https, ["'self'", "'wasm-unsafe-eval'"]));
+  const reached = madeOnce(headersWith(https, ["'self'"], 'cross-origin'));
   const of = (path: string) => (READERS.test(path) ? readers : path === REACHED ? reached : everywhere);
-  return (context, next) => of(context.req.path)(context, next);
+  return async (context, next) => {
+    for (const [name, value] of await of(context.req.path)) context.header(name, value);
+    await next();
+  };
 }

@@ -5,7 +5,7 @@ import type { Author } from '../auth/auth.service.ts';
 import type { Repositories } from '../database/database.ts';
 import type { Means, Services } from '../http/context.ts';
 import { AppError, asAppError, type ErrorCode } from '../http/errors.ts';
-import { Written, writtenAnswer } from '../http/written.ts';
+import { Written, writtenAnswer, type WrittenAnswer } from '../http/written.ts';
 import { isShared, shareOut } from './carryOver.ts';
 import type { StoredEntry } from './entry.entity.ts';
 import type { Job } from './job.entity.ts';
@@ -118,7 +118,7 @@ function storedOf(
 }
 
 /** The entries of a job after a sequence, with the names of their authors, and whether there are more. */
-export async function readEntries(services: Services, jobId: string, after: number): Promise<Response> {
+export async function readEntries(services: Services, jobId: string, after: number): Promise<WrittenAnswer> {
   const page = await services.database.reads.entries.textAfter(jobId, after, PAGE);
   if (!page) throw new AppError('notFound', 'No such job');
   return writtenAnswer({

@@ -61,13 +61,15 @@ async function heldBy(reader: Reader, text: string): Promise<Condition> {
   const site = holds('site', text, 'digits');
   const units = `select id from unit where ${unit.sql} union all select id from unit where site_id in (select id from site where ${site.sql})`;
   const values = [...title.values, ...unit.values, ...site.values];
-  const few = await reader.rowsByTyped<{ id: string }>(
-    `select j.id from job j where ${title.sql} union all select j.id from job j where j.unit_id in (${units}) limit ${FEW + 1}`,
+  // The ids of many are not sent: they would only be counted here.
+  const [found] = await reader.rowsByTyped<{ few: string | null }>(
+    `select case when count(*) <= ${FEW} then coalesce(array_agg(id), '{}')::text end as few
+       from (select j.id from job j where ${title.sql} union all select j.id from job j where j.unit_id in (${units}) limit ${FEW + 1}) as first`,
     values,
   );
-  return few.length <= FEW
-    ? { sql: 'j.id = any(?::uuid[])', values: [`{${idsOf(few).join(',')}}`] }
-    : { sql: `(${title.sql} or j.unit_id in (${units}))`, values };
+  return found!.few === null
+    ? { sql: `(${title.sql} or j.unit_id in (${units}))`, values }
+    : { sql: 'j.id = any(?::uuid[])', values: [found!.few] };
 }
 
 /** Jobs as pages see them, with their unit, site and people. */

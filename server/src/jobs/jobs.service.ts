@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Repositories } from '../database/database.ts';
 import type { Services, SignedIn } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { Written, writtenAnswer } from '../http/written.ts';
+import { Written, writtenAnswer, type WrittenAnswer } from '../http/written.ts';
 import { mustFindUnit } from '../units/units.service.ts';
 import { carryOver } from './carryOver.ts';
 import type { Job } from './job.entity.ts';
@@ -21,7 +21,7 @@ export async function listJobs(
     readonly today?: string | null | undefined;
     readonly after?: string | undefined;
   },
-): Promise<Response> {
+): Promise<WrittenAnswer> {
   const { jobs } = services.database.reads;
   const { ids, next, total } = await jobs.search({
     text: wish.search,
@@ -37,7 +37,7 @@ export async function listJobs(
   return writtenAnswer({ jobs: new Written(await jobs.viewsText(ids)), next, total });
 }
 
-export async function readJob(services: Services, id: string): Promise<Response> {
+export async function readJob(services: Services, id: string): Promise<WrittenAnswer> {
   const view = await services.database.reads.jobs.viewText(id);
   if (view === null) throw new AppError('notFound', 'No such job');
   return writtenAnswer({ job: new Written(view) });

@@ -1,8 +1,8 @@
 import type { Services } from '../http/context.ts';
-import { Written, writtenAnswer } from '../http/written.ts';
+import { Written, writtenAnswer, type WrittenAnswer } from '../http/written.ts';
 
 /** Most unfinished jobs that are told at once; the rest are found in the list of jobs. */
-const MOST_UNFINISHED = 150;
+const MOST_UNFINISHED = 100;
 const MOST_OTHERS = 50;
 /** Some stand beside the board; all are found among the units. */
 const MOST_WITHOUT_SHEET = 5;
@@ -11,7 +11,7 @@ const DAY_MS = 24 * 3600 * 1000;
 const AHEAD_DAYS = 7;
 
 /** The company's day: what is not finished, what was handed over since yesterday, what is due. */
-export async function readToday(services: Services): Promise<Response> {
+export async function readToday(services: Services): Promise<WrittenAnswer> {
   const now = services.now();
   const ahead = new Date(now.getTime() + AHEAD_DAYS * DAY_MS).toISOString().slice(0, 10);
   const { jobs, units, people } = services.database.reads;

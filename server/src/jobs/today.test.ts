@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Job } from '@brine/contract/routes';
+import { JOBS_A_PAGE, type Job } from '@brine/contract/routes';
 import { anEntry, startWithTess, type Client, type Harness } from '../../testing/harness.ts';
 import { demoDefinition } from '../../testing/demoDefinition.ts';
 import { openOf } from '../../testing/openOf.ts';
@@ -241,7 +241,7 @@ describe('the list of jobs', () => {
     'comes page by page in the order %s, each job once, whatever comes in between',
     async (order) => {
       const unitId = ((await call({ title: 'First of many' })).json.job as Job).unit.id;
-      const MANY = 105;
+      const MANY = JOBS_A_PAGE + 5;
       for (let n = 0; n < MANY; n += 1)
         await tess.call('POST', '/api/jobs', { unitId, title: `Paged ${order} ${n}` });
       const first = (await tess.call('GET', `/api/jobs?search=Paged ${order}&order=${order}`)).json;
@@ -251,7 +251,7 @@ describe('the list of jobs', () => {
       const second = (
         await tess.call('GET', `/api/jobs?search=Paged ${order}&order=${order}&after=${first.next}`)
       ).json;
-      expect([first.jobs.length, second.jobs.length]).toEqual([100, 5]);
+      expect([first.jobs.length, second.jobs.length]).toEqual([JOBS_A_PAGE, 5]);
       expect([first.total, second.total, second.next]).toEqual([MANY, MANY + 1, null]);
       expect(new Set([...first.jobs, ...second.jobs].map((job: Job) => job.id)).size).toBe(MANY);
     },

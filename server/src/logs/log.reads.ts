@@ -34,8 +34,10 @@ export function logReads(reader: Reader) {
     async window(id: string, { columns, clock }: LogHead, from: string, to: string): Promise<string> {
       const cells = columns.map((role) => `coalesce("${role}"::text, '')`);
       const [row] = await reader.rows<{ lines: string | null }>(
-        `select string_agg(concat_ws(',', ${[timeOf[clock.kind], ...cells].join(', ')}), E'\\n' order by at) as lines
-           from log_point where log_id = ? and at >= ?::timestamptz and at < ?::timestamptz`,
+        // In order below and gathered above: an order within the gathering sorts every line.
+        `select string_agg(line, E'\\n') as lines
+           from (select concat_ws(',', ${[timeOf[clock.kind], ...cells].join(', ')}) as line from log_point
+                  where log_id = ? and at >= ?::timestamptz and at < ?::timestamptz order by at) as ordered`,
         [id, from, to],
       );
       return row?.lines ? `${row.lines}\n` : '';

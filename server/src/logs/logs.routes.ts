@@ -2,6 +2,7 @@ import { api } from '@brine/contract/routes';
 import { layoutProblem, type LogLayout } from '@brine/core/logs/reading';
 import { AppError } from '../http/errors.ts';
 import { personOf, serve } from '../http/route.ts';
+import { WrittenAnswer } from '../http/written.ts';
 import { listLogs, readLogFile, takeLog } from './logs.service.ts';
 
 export const logRoutes = [
@@ -23,13 +24,12 @@ export const logRoutes = [
   }),
   serve(api.log, async ({ services, params, query }) => {
     const { name, body } = await readLogFile(services, params.id, params.log, query);
-    return new Response(body, {
-      headers: {
-        'content-type': 'text/csv; charset=utf-8',
-        'content-disposition': `attachment; filename="${name.replace(/[^\w. -]+/g, '') || 'log'}.log.csv"`,
-        'cache-control': 'private, no-store',
-      },
-    });
+    const headers = {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': `attachment; filename="${name.replace(/[^\w. -]+/g, '') || 'log'}.log.csv"`,
+      'cache-control': 'private, no-store',
+    };
+    return typeof body === 'string' ? new WrittenAnswer(body, headers) : new Response(body, { headers });
   }),
 ];
 

@@ -1,12 +1,12 @@
 import { PLACES_A_PAGE } from '@brine/contract/routes';
 import type { Services } from '../http/context.ts';
-import { Written, writtenAnswer } from '../http/written.ts';
+import { Written, writtenAnswer, type WrittenAnswer } from '../http/written.ts';
 
 /** Sites with their units, a page of them, where the next one starts, and how many sites there are. */
 export async function listPlaces(
   services: Services,
   wish: { readonly search: string; readonly archived: boolean; readonly after?: string | undefined },
-): Promise<Response> {
+): Promise<WrittenAnswer> {
   const { sites } = services.database.reads;
   const { search: text, archived } = wish;
   const found = await sites.places({ text, archived, after: wish.after ?? null, limit: PLACES_A_PAGE });

@@ -70,8 +70,8 @@ export function siteReads(reader: Reader) {
             values: [...site.values, ...unit.values, ...site.values],
           }
         : {
-            sql: `s.archived_at is null and s.id in (select s.id from site s where ${site.sql}
-               union select u.site_id from unit u where u.archived_at is null and ${unit.sql})`,
+            sql: `s.archived_at is null and (${site.sql}
+               or s.id in (select u.site_id from unit u where u.archived_at is null and ${unit.sql}))`,
             values: [...site.values, ...unit.values],
           };
       return pageOf(reader, {
@@ -82,7 +82,6 @@ export function siteReads(reader: Reader) {
         after,
         limit,
         typed: text !== '',
-        inOnePass: text !== '',
       });
     },
     /** Sites as pages see them, in the order of the ids, as the text of a list. */

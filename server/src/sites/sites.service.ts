@@ -4,7 +4,7 @@ import type { Repositories } from '../database/database.ts';
 import type { Reads } from '../database/reads.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { Written, writtenAnswer } from '../http/written.ts';
+import { Written, writtenAnswer, type WrittenAnswer } from '../http/written.ts';
 import type { Site } from './site.entity.ts';
 
 const siteFields = ['name', 'place', 'note', 'customer', 'contact', 'phone'] as const;
@@ -14,7 +14,7 @@ type SiteFields = Readonly<Record<(typeof siteFields)[number], string>>;
 export async function listSites(
   services: Services,
   wish: { readonly search: string; readonly archived: boolean; readonly after?: string | undefined },
-): Promise<Response> {
+): Promise<WrittenAnswer> {
   const { sites } = services.database.reads;
   const { ids, next, total } = await sites.search({
     text: wish.search,

@@ -43,7 +43,6 @@ export function unitReads(reader: Reader) {
         after,
         limit,
         typed: text !== '',
-        inOnePass: text !== '',
       }),
     /** Units as pages see them, in the order of the ids, as the text of a list. */
     viewsText: (ids: readonly string[]) => listText(reader, told, ids),

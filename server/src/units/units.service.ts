@@ -4,7 +4,7 @@ import type { Repositories } from '../database/database.ts';
 import type { Reads } from '../database/reads.ts';
 import type { Services } from '../http/context.ts';
 import { AppError } from '../http/errors.ts';
-import { Written, writtenAnswer } from '../http/written.ts';
+import { Written, writtenAnswer, type WrittenAnswer } from '../http/written.ts';
 import { mustFindSite } from '../sites/sites.service.ts';
 import type { Unit } from './unit.entity.ts';
 
@@ -17,7 +17,7 @@ export async function listUnits(
     readonly archived: boolean;
     readonly after?: string | undefined;
   },
-): Promise<Response> {
+): Promise<WrittenAnswer> {
   const { units } = services.database.reads;
   const { ids, next, total } = await units.search({
     text: wish.search,
