@@ -41,9 +41,14 @@
   if (localStorage.getItem('brine-letters') !== null) link('stylesheet', letters);
   // A device that keeps the program has its files.
   if (navigator.serviceWorker?.controller) return;
-  for (const { begins, files } of pages) {
+  for (const { begins, files, worker } of pages) {
     if (!new RegExp(begins).test(path)) continue;
     link('modulepreload', files);
+    // No link loads a worker ahead: it is fetched once, and stays where the worker is then taken from.
+    if (worker)
+      fetch(`/${worker}`, { priority: 'low' })
+        .then((given) => given.arrayBuffer())
+        .catch(() => undefined);
     break;
   }
 })();

@@ -2,13 +2,23 @@ import { readFileSync } from 'node:fs';
 import type { Plugin } from 'vite';
 
 /** Which pages a path opens, the first that fits: the files they are made of, as they stand below `src`. */
-export const pages: readonly { readonly begins: string; readonly modules: readonly string[] }[] = [
+export const pages: readonly {
+  readonly begins: string;
+  readonly modules: readonly string[];
+  /** A worker without which the page shows nothing, by the beginning of its file's name. */
+  readonly worker?: string;
+}[] = [
   { begins: '^/sign-in', modules: ['signin/SignInPage.vue'] },
   { begins: '^/(today/?)?$', modules: ['today/TodayPage.vue'] },
   { begins: '^/jobs/?$', modules: ['jobs/JobsPage.vue'] },
   {
     begins: '^/jobs/[^/]+/program/cabinet',
     modules: ['jobs/JobPage.vue', 'program/ProgramStation.vue', 'program/CabinetView.vue'],
+  },
+  {
+    begins: '^/jobs/[^/]+/wire/diagram',
+    modules: ['jobs/JobPage.vue', 'wire/WireStation.vue'],
+    worker: 'layout.worker',
   },
   // Named here once more (a test holds them to the core's): this runs before the core is built.
   ...['survey', 'fit', 'wire', 'program', 'prove', 'handover'].map((station) => ({
@@ -63,7 +73,11 @@ export function earlyFile(): Plugin {
     },
     generateBundle(_, bundle) {
       const built = Object.values(bundle) as readonly Built[];
-      const known = pages.map(({ begins, modules }) => ({ begins, files: filesOf(built, modules) }));
+      const known = pages.map(({ begins, modules, worker }) => ({
+        begins,
+        files: filesOf(built, modules),
+        worker: worker && built.find(({ fileName }) => fileName.includes(`/${worker}-`))?.fileName,
+      }));
       for (const { begins, files } of known)
         if (files.length === 0) this.error(`early.js: no files of ${begins} were built`);
       // The letters lie in the style sheet that `fonts.ts` imports.

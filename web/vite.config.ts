@@ -3,8 +3,10 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { earlyFile } from './earlyFile.ts';
+import { chooseJobFiles } from './chooseJobFiles.ts';
 import { compressedFiles } from './compressedFiles.ts';
 import { letterFiles } from './letterFiles.ts';
+import { noCircles } from './noCircles.ts';
 
 const api = process.env['BRINE_API'] ?? 'http://127.0.0.1:4781';
 
@@ -38,9 +40,15 @@ const offline = VitePWA({
   },
 });
 
-/** Small things that nearly every page uses lie in one file: on a slow line each file costs a way there and back. */
-const chunks = {
+/** How the files of the program are cut: on a slow line each file costs a way there and back. */
+const chunksWith = (jobFiles: ReadonlyMap<string, string>) => ({
   groups: [
+    {
+      name: (id: string) => jobFiles.get(id) ?? null,
+      debugName: 'pages of a job',
+      includeDependenciesRecursively: false,
+    },
+    // Small things of the other pages.
     {
       name: 'common',
       test: /web\/src\/shared\/(api|device|keys|live|mount|pictures|session|ui)\/|node_modules\/(@vueuse|lucide)/,
@@ -48,16 +56,25 @@ const chunks = {
       includeDependenciesRecursively: false,
     },
   ],
-};
+});
 
-export default defineConfig({
-  plugins: [vue(), tailwindcss(), letterFiles(), earlyFile(), offline, compressedFiles()],
-  resolve: { conditions: ['brine-src', 'module', 'browser', 'development|production'] },
-  worker: { format: 'es' },
+const resolve = { conditions: ['brine-src', 'module', 'browser', 'development|production'] };
+const worker = { format: 'es' as const };
+
+export default defineConfig(async ({ command }) => ({
+  plugins: [vue(), tailwindcss(), letterFiles(), earlyFile(), noCircles(), offline, compressedFiles()],
+  resolve,
+  worker,
   build: {
     target: 'es2022',
     chunkSizeWarningLimit: 900,
-    rolldownOptions: { output: { codeSplitting: chunks } },
+    rolldownOptions: {
+      output: {
+        codeSplitting: chunksWith(
+          command === 'build' ? await chooseJobFiles({ resolve, worker }) : new Map(),
+        ),
+      },
+    },
   },
   server: { proxy: { '/api': api, '/demo/api': api, '/health': api } },
-});
+}));

@@ -50,6 +50,15 @@ describe('every answer', () => {
     expect(await policyOf('/letters/worker.min.js')).not.toContain("'unsafe-eval'");
   });
 
+  test('a part of a page says what it is and whose; what it may do is said by its page', async () => {
+    const headersOf = async (path: string) => [...(await harness.client().call('GET', path)).headers.keys()];
+    const part = await headersOf('/assets/index-Ab_3-x.js');
+    expect(part).toEqual(expect.arrayContaining(['cross-origin-resource-policy', 'x-content-type-options']));
+    expect(part).not.toContain('content-security-policy');
+    for (const whole of ['/assets/core.worker-Ab_3-x.js', '/index.html', '/assets/../jobs', '/api/assets/a.js'])
+      expect(await headersOf(whole)).toContain('content-security-policy');
+  });
+
   test('another origin may ask whether the server is reached, and fetch nothing else', async () => {
     const fetchedBy = async (path: string) =>
       (await harness.client().call('GET', path)).headers.get('cross-origin-resource-policy');

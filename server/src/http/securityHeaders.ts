@@ -4,6 +4,17 @@ import { secureHeaders } from 'hono/secure-headers';
 /** Where the workers lie that read photographs and QR codes: they alone run WebAssembly, and a worker obeys the policy it was served with. */
 const READERS = /^\/(letters\/|assets\/codes\.worker-[\w-]+\.js$)/;
 
+/**
+ * Parts of a page: what may run, be framed or be asked for is said by the page they belong to (a worker has a policy of its own). Of some forty files, each with all of it, a slow line would
+ * carry thirty kilobytes of the same words.
+ */
+const PARTS = /^\/assets\/(?!.*worker).+\.(js|css|woff2?|svg|png)$/;
+const ofParts: ReadonlySet<string> = new Set([
+  'cross-origin-resource-policy',
+  'strict-transport-security',
+  'x-content-type-options',
+]);
+
 /** A phone that learns to trust the certificate asks from the page of trust, another origin, whether this can be reached. It says nothing else. */
 const REACHED = '/health/live';
 
@@ -52,7 +63,9 @@ export function securityHeaders(https: boolean): MiddlewareHandler {
   const everywhere = madeOnce(headersWith(https, ["'self'"]));
   const readers = madeOnce(headersWith(https, ["'self'", "'wasm-unsafe-eval'"]));
   const reached = madeOnce(headersWith(https, ["'self'"], 'cross-origin'));
-  const of = (path: string) => (READERS.test(path) ? readers : path === REACHED ? reached : everywhere);
+  const parts = everywhere.then((all) => all.filter(([name]) => ofParts.has(name.toLowerCase())));
+  const of = (path: string) =>
+    READERS.test(path) ? readers : PARTS.test(path) ? parts : path === REACHED ? reached : everywhere;
   return async (context, next) => {
     for (const [name, value] of await of(context.req.path)) context.header(name, value);
     await next();

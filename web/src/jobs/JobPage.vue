@@ -14,6 +14,7 @@ import { serverAway } from '../shared/api/contact.ts';
 import NextBar from './NextBar.vue';
 import { notePlace } from './resume.ts';
 import ConflictList from './ConflictList.vue';
+import { useDrawn } from '../shared/layout/useDrawn.ts';
 import StationSpine from './StationSpine.vue';
 import WatchPanel from '../shared/watch/WatchPanel.vue';
 import { useWatch } from '../shared/watch/watchStore.ts';
@@ -21,7 +22,6 @@ import { useWatch } from '../shared/watch/watchStore.ts';
 const props = defineProps<{ id: string }>();
 const job = openJob(props.id);
 provideJob(job);
-provideJudgement(job);
 const watching = useWatch();
 // The camera is not left on behind a job that is closed.
 onScopeDispose(() => watching.stop());
@@ -33,9 +33,14 @@ const here = computed(
 );
 /** The station and its view: `program/cabinet`. */
 const place = computed(() => route.path.split('/').slice(3).join('/'));
+/** How far the stations are and what is open takes all of the record, the wiring and the tests: it comes once the station stands. */
+const drawn = useDrawn(() => job.loaded.value);
+provideJudgement(job, () => drawn.value);
 const keyed = computed(() => job.program.value.rows.filter((row) => row.state !== 'open').length);
 /** Of a job without a control nothing can be keyed or tested yet: its stations say what comes first. */
-const openWords = computed(() => (job.replacement.value ? openSummary(job.work.value.items) : ''));
+const openWords = computed(() =>
+  drawn.value && job.replacement.value ? openSummary(job.work.value.items) : '',
+);
 watch(place, (at) => at !== '' && notePlace(props.id, at), { immediate: true });
 const unit = computed(() => job.job.value?.unit);
 const about = computed(() => {
@@ -95,7 +100,7 @@ watch(
           >{{ job.work.value.items.length }} open</RouterLink
         >
       </div>
-      <StationSpine :job-id="id" :here="here" :progress="job.progress.value" />
+      <StationSpine :job-id="id" :here="here" :progress="drawn ? job.progress.value : null" />
     </div>
     <p
       v-if="job.job.value"
@@ -108,8 +113,8 @@ watch(
       >
     </p>
     <ConflictList />
-    <TimerStrip v-if="job.job.value" />
-    <BorrowedStrip v-if="job.job.value" />
+    <TimerStrip v-if="drawn && job.job.value" />
+    <BorrowedStrip v-if="drawn && job.job.value" />
     <WatchPanel v-if="watching.job === id && watching.state !== 'off'" />
     <RouterView v-if="job.job.value" />
     <p v-else class="p-6" :class="{ 'text-soft': !serverAway }">
@@ -120,7 +125,7 @@ watch(
       <template v-else>Loading the job …</template>
     </p>
     <NextBar
-      v-if="job.job.value && place !== ''"
+      v-if="drawn && job.job.value && place !== ''"
       :job-id="id"
       :here="here"
       :at-cabinet="place === 'program/cabinet'"

@@ -7,12 +7,13 @@ import { openStations, stationNames, stations, type StationId } from '@brine/cor
 const props = defineProps<{
   jobId: string;
   here: StationId;
-  progress: Readonly<Record<StationId, Progress>>;
+  /** Null until it is computed: the stations stand without their words. */
+  progress: Readonly<Record<StationId, Progress>> | null;
 }>();
 const steps = computed(() =>
   stations.map((id, i) => {
     const open = openStations.has(id);
-    const { words, done } = props.progress[id];
+    const { words, done } = props.progress?.[id] ?? { words: '', done: false };
     const ring = done
       ? 'border-brine bg-brine text-on-brine'
       : id === props.here

@@ -7,6 +7,7 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import CabinetList from './CabinetList.vue';
 import CabinetMode from './CabinetMode.vue';
 import CabinetTable from './CabinetTable.vue';
+import { useDrawn } from '../shared/layout/useDrawn.ts';
 import { useInterrupted } from './interrupted/useInterrupted.ts';
 import WhatWasKept from './interrupted/WhatWasKept.vue';
 import ShowsElse from './ShowsElse.vue';
@@ -25,6 +26,8 @@ const interrupted = useInterrupted(cabinet);
 const narrow = useNarrow();
 /** On a phone the cabinet is what one came for. */
 const mode = ref(narrow.value);
+/** The list lies behind the present code: it comes once that stands. */
+const drawn = useDrawn(() => cabinet.current.value !== null);
 /** The display shows something else than it must; or the code is left out. */
 const asking = ref(false);
 /** Values go over the control’s bus, where it has one. */
@@ -60,7 +63,7 @@ useKeys([
 
 <template>
   <CabinetList
-    v-if="narrow"
+    v-if="narrow && (drawn || !mode)"
     v-bind="$attrs"
     :cabinet="cabinet"
     :interrupted="interrupted"
@@ -68,7 +71,7 @@ useKeys([
     @bus="writing = true"
   />
   <CabinetTable
-    v-else
+    v-else-if="!narrow"
     v-bind="$attrs"
     :cabinet="cabinet"
     :strokes="strokes"

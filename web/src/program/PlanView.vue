@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { ChosenValue } from '@brine/core/record/job';
 import { settingGroup } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
+import { nextPicture } from '../shared/layout/useDrawn.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import AllCodes from './AllCodes.vue';
 import PlanRow from './PlanRow.vue';
@@ -16,6 +17,18 @@ const groups = computed(() => {
   }
   return [...byTitle].map(([title, values]) => ({ title, values }));
 });
+/** How many groups stand: one after the other, each with a picture of its own. All at once a slow phone shows nothing for a second. */
+const standing = ref(1);
+watch(
+  () => groups.value.length,
+  async (all) => {
+    while (standing.value < all) {
+      await nextPicture();
+      standing.value += 1;
+    }
+  },
+  { immediate: true },
+);
 /** What the plan thought of, or whatever the control has. */
 const which = ref<'planned' | 'all'>('planned');
 const whiches = computed(() => [
@@ -43,7 +56,7 @@ const whiches = computed(() => [
           <th>Why, and what is usual</th>
         </tr>
       </thead>
-      <tbody v-for="group in groups" :key="group.title">
+      <tbody v-for="group in groups.slice(0, standing)" :key="group.title">
         <tr>
           <th
             colspan="3"

@@ -4,6 +4,7 @@ import { RouterLink, useRouter } from 'vue-router';
 import { variantsOfJob } from '@brine/core/record/job';
 import { printShown } from '@brine/core/record/handover';
 import type { SettingId, SettingValues } from '@brine/core/foundation/settings';
+import { useDrawn } from '../shared/layout/useDrawn.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
@@ -31,6 +32,8 @@ const display = useDisplay();
 const session = useSession();
 const router = useRouter();
 const program = computed(() => job.program.value);
+/** The values come first; what is said against them, and the rule below, once they stand. */
+const drawn = useDrawn(() => Boolean(program.value.unit));
 /** Condenser fans keep no box cold: their day and their tuning are one view. */
 const ofFans = computed(() => program.value.unit?.application === 'condenserFans');
 /** A heat meter regulates nothing: there is no day to simulate. */
@@ -190,6 +193,7 @@ useJumpTargets(() =>
         />
       </section>
       <ProgramAside
+        v-if="drawn"
         class="lg:min-h-0 lg:overflow-auto"
         :class="{ 'max-md:hidden': view === 'cabinet' }"
         :findings="judgement.findings.value"
@@ -198,7 +202,7 @@ useJumpTargets(() =>
       />
     </div>
     <div
-      v-if="hasDay"
+      v-if="hasDay && drawn"
       class="shrink-0 border-t border-ink bg-paper"
       :class="{ 'max-md:hidden': view === 'cabinet' }"
     >

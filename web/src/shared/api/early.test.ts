@@ -9,7 +9,7 @@ const script = readFileSync(new URL('../../../early.js', import.meta.url), 'utf8
 const JOB = '3f2b8c1e-0000-4000-8000-000000000001';
 
 /** Runs the script as a page at a path would, and what it asked for. */
-function askedAt(path: string): readonly string[] {
+function askedAt(path: string, known: readonly object[] = []): readonly string[] {
   const asked: string[] = [];
   const page = {
     location: { pathname: path.split('?')[0], search: path.includes('?') ? `?${path.split('?')[1]}` : '' },
@@ -19,10 +19,11 @@ function askedAt(path: string): readonly string[] {
     document,
     fetch: (address: string) => {
       asked.push(address);
-      return Promise.resolve(new Map());
+      return Promise.resolve({ arrayBuffer: () => Promise.resolve(new ArrayBuffer(0)) });
     },
   };
-  new Function(...Object.keys(page), script)(...Object.values(page));
+  const built = script.replace('/* PAGES */ []', () => JSON.stringify(known));
+  new Function(...Object.keys(page), built)(...Object.values(page));
   return asked;
 }
 
@@ -47,6 +48,16 @@ test('of a job it asks for what is not on the device yet', () => {
   ]);
   forgetSeen();
   expect(askedAt(`/jobs/${JOB}/survey`)).toContain(entries(0));
+});
+
+test('a page that shows nothing without a worker has it fetched, the others have not', () => {
+  const diagram = pages.find(({ worker }) => worker !== undefined)!;
+  const known = [
+    { ...diagram, files: [], worker: 'assets/layout.worker-1.js' },
+    { begins: '^/jobs', files: [] },
+  ];
+  expect(askedAt(`/jobs/${JOB}/wire/diagram`, known)).toContain('/assets/layout.worker-1.js');
+  expect(askedAt(`/jobs/${JOB}/wire/list`, known)).not.toContain('/assets/layout.worker-1.js');
 });
 
 test('letters stand from the beginning where `bringFonts` has noted that they are here', async () => {

@@ -15,17 +15,21 @@ const ofThePage: InjectionKey<Judged> = Symbol('judgement');
 /** Everything that is said against the values in force of the job on this page: one run for all its stations. What the rules say stands at once. */
 export const useJobJudgement = (): Judged => inject(ofThePage, null) ?? judgementOf(useJob());
 
-/** Judges a job once, for whatever stands below, and for the list of what is open on it. */
-export function provideJudgement(job: OpenJob): void {
-  const judged = judgementOf(job);
+/**
+ * Judges a job once, for whatever stands below, and for the list of what is open on it.
+ *
+ * @param begins whether the page stands: what judges is loaded after it
+ */
+export function provideJudgement(job: OpenJob, begins: () => boolean): void {
+  const judged = judgementOf(job, begins);
   watch(judged.findings, (findings) => (job.judged.value = findings), { immediate: true });
   provide(ofThePage, judged);
 }
 
-function judgementOf(job: OpenJob): Judged {
+function judgementOf(job: OpenJob, begins: () => boolean = () => true): Judged {
   const display = useDisplay();
   return useJudgement(
-    () => judgementInput(job.program.value, job.replacement.value, display.unit),
+    () => (begins() ? judgementInput(job.program.value, job.replacement.value, display.unit) : null),
     () => job.program.value.findings,
   );
 }
