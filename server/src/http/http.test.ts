@@ -55,7 +55,12 @@ describe('every answer', () => {
     const part = await headersOf('/assets/index-Ab_3-x.js');
     expect(part).toEqual(expect.arrayContaining(['cross-origin-resource-policy', 'x-content-type-options']));
     expect(part).not.toContain('content-security-policy');
-    for (const whole of ['/assets/core.worker-Ab_3-x.js', '/index.html', '/assets/../jobs', '/api/assets/a.js'])
+    for (const whole of [
+      '/assets/core.worker-Ab_3-x.js',
+      '/index.html',
+      '/assets/../jobs',
+      '/api/assets/a.js',
+    ])
       expect(await headersOf(whole)).toContain('content-security-policy');
   });
 

@@ -14,7 +14,7 @@ import { serverAway } from '../shared/api/contact.ts';
 import NextBar from './NextBar.vue';
 import { notePlace } from './resume.ts';
 import ConflictList from './ConflictList.vue';
-import { useDrawn } from '../shared/layout/useDrawn.ts';
+import { useDrawn } from '../shared/ui/useDrawn.ts';
 import StationSpine from './StationSpine.vue';
 import WatchPanel from '../shared/watch/WatchPanel.vue';
 import { useWatch } from '../shared/watch/watchStore.ts';

@@ -7,7 +7,7 @@ import { useSession } from '../shared/session/sessionStore.ts';
 import CabinetList from './CabinetList.vue';
 import CabinetMode from './CabinetMode.vue';
 import CabinetTable from './CabinetTable.vue';
-import { useDrawn } from '../shared/layout/useDrawn.ts';
+import { useDrawn } from '../shared/ui/useDrawn.ts';
 import { useInterrupted } from './interrupted/useInterrupted.ts';
 import WhatWasKept from './interrupted/WhatWasKept.vue';
 import ShowsElse from './ShowsElse.vue';

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { ChosenValue } from '@brine/core/record/job';
 import { settingGroup } from '@brine/core/foundation/settings';
 import { useJob } from '../shared/job/useJob.ts';
-import { nextPicture } from '../shared/layout/useDrawn.ts';
+import { nextPicture } from '../shared/ui/useDrawn.ts';
 import SegmentedControl from '../shared/ui/SegmentedControl.vue';
 import AllCodes from './AllCodes.vue';
 import PlanRow from './PlanRow.vue';

@@ -4,7 +4,7 @@ import { RouterLink, useRouter } from 'vue-router';
 import { variantsOfJob } from '@brine/core/record/job';
 import { printShown } from '@brine/core/record/handover';
 import type { SettingId, SettingValues } from '@brine/core/foundation/settings';
-import { useDrawn } from '../shared/layout/useDrawn.ts';
+import { useDrawn } from '../shared/ui/useDrawn.ts';
 import { useDisplay } from '../shared/display/displayStore.ts';
 import { useJob } from '../shared/job/useJob.ts';
 import { useJumpTargets } from '../shared/jump/jumpTargets.ts';
