@@ -1,4 +1,5 @@
 import { requestsUnderWay } from '../api/underWay.ts';
+import { whenIdle } from './quiet.ts';
 
 /** Set once the letters were loaded: `early.js` then has them from the beginning. */
 export const LETTERS_HERE = 'brine-letters';
@@ -13,9 +14,11 @@ const LOOK_MS = 50;
 export async function bringFonts(ready: Promise<unknown>, load: () => Promise<unknown>): Promise<void> {
   if (localStorage.getItem(LETTERS_HERE) === null) {
     await ready;
-    // A page asks in the moment after it was drawn.
-    do await new Promise((done) => setTimeout(done, LOOK_MS));
-    while (requestsUnderWay() > 0);
+    // A page asks in the moment after it was drawn, and a slow phone computes for a while before it asks for more.
+    do {
+      await new Promise((done) => setTimeout(done, LOOK_MS));
+      await whenIdle();
+    } while (requestsUnderWay() > 0);
   }
   await load();
   await document.fonts.ready;

@@ -11,7 +11,12 @@ export async function whenQuiet(): Promise<void> {
     await new Promise((done) => setTimeout(done, LOOK_MS));
     if (document.readyState !== 'complete' || requestsUnderWay() > 0) since = performance.now();
   }
-  await new Promise<void>((done) => {
+  await whenIdle();
+}
+
+/** Resolves once the browser has time, or after a while all the same. */
+export function whenIdle(): Promise<void> {
+  return new Promise((done) => {
     // Not every browser has it.
     if ('requestIdleCallback' in window) requestIdleCallback(() => done(), { timeout: QUIET_MS });
     else done();
