@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Plugin } from 'vite';
+import { stationModules } from './pageFiles.ts';
 
 /** Which pages a path opens, the first that fits: the files they are made of, as they stand below `src`. */
 export const pages: readonly {
@@ -20,10 +21,10 @@ export const pages: readonly {
     modules: ['jobs/JobPage.vue', 'wire/WireStation.vue'],
     worker: 'layout.worker',
   },
-  // Named here once more (a test holds them to the core's): this runs before the core is built.
-  ...['survey', 'fit', 'wire', 'program', 'prove', 'handover'].map((station) => ({
-    begins: `^/jobs/[^/]+/${station}`,
-    modules: ['jobs/JobPage.vue', `${station}/${station[0]!.toUpperCase()}${station.slice(1)}Station.vue`],
+  // A test holds them to the core's: this runs before the core is built.
+  ...stationModules.map((module) => ({
+    begins: `^/jobs/[^/]+/${module.split('/')[0]}`,
+    modules: ['jobs/JobPage.vue', module],
   })),
   { begins: '^/jobs/[^/]+', modules: ['jobs/JobPage.vue'] },
   { begins: '^/units/?$', modules: ['units/UnitsPage.vue'] },

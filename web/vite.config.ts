@@ -3,7 +3,7 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { earlyFile } from './earlyFile.ts';
-import { chooseJobFiles } from './chooseJobFiles.ts';
+import { choosePageFiles } from './choosePageFiles.ts';
 import { compressedFiles } from './compressedFiles.ts';
 import { letterFiles } from './letterFiles.ts';
 import { noCircles } from './noCircles.ts';
@@ -41,11 +41,11 @@ const offline = VitePWA({
 });
 
 /** How the files of the program are cut: on a slow line each file costs a way there and back. */
-const chunksWith = (jobFiles: ReadonlyMap<string, string>) => ({
+const chunksWith = (pageFiles: ReadonlyMap<string, string>) => ({
   groups: [
     {
-      name: (id: string) => jobFiles.get(id) ?? null,
-      debugName: 'pages of a job',
+      name: (id: string) => pageFiles.get(id) ?? null,
+      debugName: 'by pages',
       includeDependenciesRecursively: false,
     },
     // Small things of the other pages.
@@ -71,7 +71,7 @@ export default defineConfig(async ({ command }) => ({
     rolldownOptions: {
       output: {
         codeSplitting: chunksWith(
-          command === 'build' ? await chooseJobFiles({ resolve, worker }) : new Map(),
+          command === 'build' ? await choosePageFiles({ resolve, worker }) : new Map(),
         ),
       },
     },

@@ -11,14 +11,10 @@ const sources = [
   'cli/src',
   'web/src',
   'web/index.html',
-  'web/vite.config.ts',
-  'web/chooseJobFiles.ts',
-  'web/compressedFiles.ts',
-  'web/early.js',
-  'web/earlyFile.ts',
-  'web/jobFiles.ts',
-  'web/letterFiles.ts',
-  'web/noCircles.ts',
+  // What builds the pages lies beside their sources.
+  ...readdirSync(join(root, 'web'))
+    .filter((name) => /\.(ts|m?js)$/.test(name))
+    .map((name) => `web/${name}`),
   'web/public',
   'package-lock.json',
   'tsconfig.base.json',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, watch } from 'vue';
+import { computed, onScopeDispose, watch } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import { complaintOf } from '@brine/core/record/job';
 import { openStations, stationNames, stations, type StationId } from '@brine/core/record/stations';
@@ -35,12 +35,10 @@ const here = computed(
 const place = computed(() => route.path.split('/').slice(3).join('/'));
 /** The definition of the control may not come: the rest waits no longer for it than this. */
 const LONGEST_WAIT_MS = 3000;
-const waited = ref(false);
-const waiting = setTimeout(() => (waited.value = true), LONGEST_WAIT_MS);
-onScopeDispose(() => clearTimeout(waiting));
 /** How far the stations are and what is open takes all of the record, the wiring and the tests: it comes once the station stands. */
 const drawn = useDrawn(
-  () => job.loaded.value && (waited.value || !job.newPin.value || Boolean(job.replacement.value)),
+  () => job.loaded.value && (!job.newPin.value || Boolean(job.replacement.value)),
+  LONGEST_WAIT_MS,
 );
 provideJudgement(job, () => drawn.value);
 const keyed = computed(() => job.program.value.rows.filter((row) => row.state !== 'open').length);
@@ -121,7 +119,7 @@ watch(
     </p>
     <ConflictList />
     <TimerStrip v-if="drawn && job.job.value" />
-    <BorrowedStrip v-if="drawn && job.job.value" />
+    <BorrowedStrip v-if="job.job.value" />
     <WatchPanel v-if="watching.job === id && watching.state !== 'off'" />
     <RouterView v-if="job.job.value" />
     <p v-else class="p-6" :class="{ 'text-soft': !serverAway }">

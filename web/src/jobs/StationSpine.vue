@@ -7,13 +7,13 @@ import { openStations, stationNames, stations, type StationId } from '@brine/cor
 const props = defineProps<{
   jobId: string;
   here: StationId;
-  /** Null until it is computed: the stations stand without their words. */
+  /** Null until it is computed: the words of the stations have their place, and are empty. */
   progress: Readonly<Record<StationId, Progress>> | null;
 }>();
 const steps = computed(() =>
   stations.map((id, i) => {
     const open = openStations.has(id);
-    const { words, done } = props.progress?.[id] ?? { words: '', done: false };
+    const { words, done } = props.progress?.[id] ?? { words: '\u00a0', done: false };
     const ring = done
       ? 'border-brine bg-brine text-on-brine'
       : id === props.here

@@ -35,3 +35,19 @@ test('a page that nobody looks at draws nothing, and goes on all the same', asyn
   await jest.advanceTimersByTimeAsync(200);
   expect([drawn.value, pictures.length]).toEqual([true, 1]);
 });
+
+test('what never stands holds up the rest for so long and no longer; a page that was left holds up nothing', async () => {
+  const scope = effectScope();
+  const drawn = scope.run(() => useDrawn(() => false, 3000))!;
+  await jest.advanceTimersByTimeAsync(2999);
+  expect([drawn.value, pictures.length]).toEqual([false, 0]);
+  await jest.advanceTimersByTimeAsync(1);
+  pictures[0]!(0);
+  await soon();
+  expect(drawn.value).toBe(true);
+
+  const left = effectScope();
+  left.run(() => useDrawn(() => false, 3000));
+  left.stop();
+  expect(jest.getTimerCount()).toBe(0);
+});

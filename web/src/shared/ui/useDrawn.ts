@@ -1,4 +1,4 @@
-import { nextTick, readonly, ref, watch, type Ref } from 'vue';
+import { nextTick, onScopeDispose, readonly, ref, watch, type Ref } from 'vue';
 
 /** A page that is not looked at draws nothing: it waits no longer than this. */
 const NO_PICTURE_MS = 200;
@@ -19,11 +19,17 @@ export function nextPicture(): Promise<void> {
  * seconds.
  *
  * @param ready whether what one came for stands on the page
+ * @param longestMs where it may never stand, the rest comes after so long all the same
  */
-export function useDrawn(ready: () => boolean): Readonly<Ref<boolean>> {
+export function useDrawn(ready: () => boolean, longestMs?: number): Readonly<Ref<boolean>> {
   const drawn = ref(false);
+  const waited = ref(false);
+  if (longestMs !== undefined) {
+    const timer = setTimeout(() => (waited.value = true), longestMs);
+    onScopeDispose(() => clearTimeout(timer));
+  }
   const stop = watch(
-    ready,
+    () => waited.value || ready(),
     async (now) => {
       if (!now) return;
       await nextTick();

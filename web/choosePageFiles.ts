@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import { build, type InlineConfig, type Plugin, type Rolldown } from 'vite';
-import { jobFiles } from './jobFiles.ts';
+import { pageFiles } from './pageFiles.ts';
 
 /** What is drawn with plays no part in where modules go, and takes as long as the rest. */
 const withoutStyles: Plugin = {
@@ -11,7 +11,7 @@ const withoutStyles: Plugin = {
 };
 
 /** Builds once by the bundler's own choice, keeps nothing of it, and says by that which file each module goes into. */
-export async function chooseJobFiles(
+export async function choosePageFiles(
   config: Pick<InlineConfig, 'resolve' | 'worker'>,
 ): Promise<ReadonlyMap<string, string>> {
   const built = (await build({
@@ -22,5 +22,5 @@ export async function chooseJobFiles(
     plugins: [withoutStyles, vue()],
     build: { write: false, minify: false, target: 'es2022', modulePreload: false },
   })) as Rolldown.RolldownOutput;
-  return jobFiles(built.output.filter((file) => file.type === 'chunk'));
+  return pageFiles(built.output.filter((file) => file.type === 'chunk'));
 }

@@ -1,10 +1,12 @@
-/** The page of a job, on every one of its addresses, and its stations: where their paths end. */
+/** The page of a job, on every one of its addresses, and its stations, as they stand below `src`. */
 const JOB = 'jobs/JobPage.vue';
-const STATIONS = ['Survey', 'Fit', 'Wire', 'Program', 'Prove', 'Handover'].map(
+export const stationModules = ['Survey', 'Fit', 'Wire', 'Program', 'Prove', 'Handover'].map(
   (name) => `${name.toLowerCase()}/${name}Station.vue`,
 );
 /** What comes with every page. */
 const FIRST = 'first';
+/** What comes with pages that have no job: it stays where the bundler puts it. */
+const LIGHT = 'light';
 /** What comes with the page of every job. */
 const WITH_JOB = 'job';
 const CABINET = 'program/CabinetView.vue';
@@ -32,7 +34,7 @@ const SMALL = 12_000;
  *
  * @param files of a build in which the bundler chose by itself: what it found unused is in none
  */
-export function jobFiles(files: readonly BuiltFile[]): ReadonlyMap<string, string> {
+export function pageFiles(files: readonly BuiltFile[]): ReadonlyMap<string, string> {
   const byName = new Map(files.map((file) => [file.fileName, file]));
   const comesWith = (start: BuiltFile): ReadonlySet<string> => {
     const seen = new Set<BuiltFile>();
@@ -48,10 +50,10 @@ export function jobFiles(files: readonly BuiltFile[]): ReadonlyMap<string, strin
   const pages = new Map<string, string[]>();
   for (const file of files) {
     if (file.facadeModuleId === null) continue;
-    const known = [JOB, ...STATIONS, CABINET, UNIT].find((end) =>
+    const known = [JOB, ...stationModules, CABINET, UNIT].find((end) =>
       file.facadeModuleId!.endsWith(`/src/${end}`),
     );
-    const page = known ?? (file.isEntry ? FIRST : isLight(file.facadeModuleId) ? 'light' : null);
+    const page = known ?? (file.isEntry ? FIRST : isLight(file.facadeModuleId) ? LIGHT : null);
     if (page === null) continue;
     for (const id of comesWith(file)) pages.set(id, [...(pages.get(id) ?? []), page]);
   }
@@ -61,7 +63,7 @@ export function jobFiles(files: readonly BuiltFile[]): ReadonlyMap<string, strin
     // A page stays a file of its own: it is found by that. Helpers of the bundler belong to every page.
     if (alone.has(id) || id.startsWith('\0')) continue;
     if (found.includes(FIRST)) named.set(id, FIRST);
-    if (found.includes(FIRST) || found.includes('light') || found.length < 2) continue;
+    if (found.includes(FIRST) || found.includes(LIGHT) || found.length < 2) continue;
     const places = found.includes(JOB) ? found.filter((end) => end === UNIT) : found;
     named.set(id, [WITH_JOB, ...places.map(shortName)].join('-'));
   }

@@ -1,6 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { jobFiles, type BuiltFile } from '../../../jobFiles.ts';
-import { circleIn } from '../../../noCircles.ts';
+import { pageFiles, type BuiltFile } from '../../../pageFiles.ts';
 
 /** A file as a build has it: what opens it, what it imports, and the modules in it with their lengths. */
 function file(
@@ -43,7 +42,7 @@ const built = [
 ];
 
 test('what comes with the page of a job is one file, what the same stations need another, and small ones lie together', () => {
-  const files = jobFiles(built);
+  const files = pageFiles(built);
   // With the page of every job, and with that of a unit.
   expect([files.get('fold'), files.get('circuit')]).toEqual(['job', 'job']);
   expect(files.get('plates')).toBe('job-unit');
@@ -52,7 +51,7 @@ test('what comes with the page of a job is one file, what the same stations need
 });
 
 test('the first page is one file, and loads nothing of a job; pages without one load what they did', () => {
-  const files = jobFiles(built);
+  const files = pageFiles(built);
   expect([files.get('quantities'), files.get('router')]).toEqual(['first', 'first']);
   // Of a page without a job, of one station alone, small but of a unit’s page, and pages themselves: where the bundler puts them.
   for (const left of ['goods', 'question', '\0helper', page('jobs/JobPage.vue'), page('main.ts')])
@@ -61,7 +60,7 @@ test('the first page is one file, and loads nothing of a job; pages without one 
 });
 
 test('no page loads a module that it did not load before, but for the small ones', () => {
-  const files = jobFiles(built);
+  const files = pageFiles(built);
   const byName = new Map(built.map((one) => [one.fileName, one]));
   const before = (name: string): ReadonlySet<string> =>
     new Set([
@@ -81,11 +80,6 @@ test('no page loads a module that it did not load before, but for the small ones
   }
 });
 
-test('files that import one another in a circle are found, and those that only share something are not', () => {
-  expect(circleIn({ a: ['b', 'c'], b: ['d'], c: ['d'], d: [] })).toBeNull();
-  expect(circleIn({ a: ['b'], b: ['c', 'elsewhere'], c: ['b'] })).toEqual(['b', 'c', 'b']);
-});
-
 test('small files that stand on a larger one, which stands on a small one, are not put together', () => {
   // Program and Wire share a small thing on a large one of theirs and Prove, which stands on a small one of four stations.
   const stations = ['program', 'wire', 'prove', 'fit'];
@@ -95,7 +89,7 @@ test('small files that stand on a larger one, which stands on a small one, are n
     prove: ['middle', 'lower'],
     fit: ['lower'],
   };
-  const files = jobFiles([
+  const files = pageFiles([
     ...stations.map((name) =>
       file(name, page(`${name}/${name[0]!.toUpperCase()}${name.slice(1)}Station.vue`), imports[name]!, {}),
     ),
