@@ -1,4 +1,4 @@
-import { AppError } from '../http/errors.ts';
+import { databaseAway } from '../http/errors.ts';
 
 /** What is asked of the database: a statement with its values. */
 export interface Question {
@@ -54,7 +54,7 @@ export function together(
     for (const [key, { question, since, settle }] of waiting) {
       waiting.delete(key);
       if (now() - since <= longestWaitMs) return void send(question, settle);
-      settle.reject(new AppError('unavailable', 'The database does not answer; try again in a moment'));
+      settle.reject(databaseAway());
     }
   }
 

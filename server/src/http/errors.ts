@@ -51,14 +51,15 @@ export const toldAtField =
     throw error instanceof AppError && error.code === code ? fieldProblem(field, message) : error;
   };
 
+/** That the database does not answer now; the same request may pass later. */
+export const databaseAway = (cause?: unknown): AppError =>
+  new AppError('unavailable', 'The database does not answer; try again in a moment', { cause });
+
 /** An unknown throw as an application error: its text is never shown. */
 export function asAppError(error: unknown): AppError {
   if (error instanceof AppError) return error;
   const state = sqlStateOf(error);
-  if (isAway(error, state))
-    return new AppError('unavailable', 'The database does not answer; try again in a moment', {
-      cause: error,
-    });
+  if (isAway(error, state)) return databaseAway(error);
   if (state !== null && NOT_STORABLE.has(state.slice(0, 2)))
     return new AppError(
       'badInput',

@@ -34,7 +34,7 @@ export function logReads(reader: Reader) {
     async window(id: string, { columns, clock }: LogHead, from: string, to: string): Promise<string> {
       const cells = columns.map((role) => `coalesce("${role}"::text, '')`);
       const [row] = await reader.rows<{ lines: string | null }>(
-        // In order below and gathered above: an order within the gathering sorts every line.
+        // In order below and gathered above (PostgreSQL's manual, aggregate functions): an order within the gathering sorts every line.
         `select string_agg(line, E'\\n') as lines
            from (select concat_ws(',', ${[timeOf[clock.kind], ...cells].join(', ')}) as line from log_point
                   where log_id = ? and at >= ?::timestamptz and at < ?::timestamptz order by at) as ordered`,
