@@ -70,7 +70,16 @@ try {
       }),
     job,
   );
-  await visit(desk, `/jobs/${job}/handover`, 'hand-over');
+  await desk.goto(`${server.base}/jobs/${job}/handover`, { waitUntil: 'networkidle0' });
+  // The paper is made on this device, as a PDF, and drawn.
+  await desk.waitForFunction(() => {
+    const [page] = document.querySelectorAll<HTMLCanvasElement>('[data-test="paper"] canvas');
+    return page
+      ?.getContext('2d')
+      ?.getImageData(0, 0, page.width, page.height)
+      .data.some((part) => part > 0 && part < 255);
+  });
+  await shoot(desk, 'hand-over');
   writeFileSync(join(folder, 'page-for-the-site.png'), await pdfPicture(browser, await pdfOf(desk, job)));
   const school = await demoJob(desk, 'Milk too warm');
   const unit = await desk.evaluate(

@@ -21,12 +21,13 @@ interface List {
 /** So many at once, and so many different words where people ask with different ones. */
 const MANY = 20;
 const each = <T>(make: (n: number) => T): readonly T[] => Array.from({ length: MANY }, (_, n) => make(n));
-/** How many of the numbers below a bound, each read by `shown`, begin with some digits. */
-const beginning = (digits: string, upTo: number, shown: (n: number) => number) =>
-  Array.from({ length: upTo }, (_, i) => String(shown(i + 1))).filter((text) => text.startsWith(digits))
+/** How many of the numbers up to a bound, each read by `shown`, begin with some digits. */
+const beginning = (begins: string, upTo: number, shown: (n: number) => number) =>
+  Array.from({ length: upTo }, (_, i) => String(shown(i + 1))).filter((text) => text.startsWith(begins))
     .length;
 /** The midnight that begins a day of 2025, counted from its first Monday. */
 const dayOf2025 = (n: number) => `${new Date(Date.UTC(2025, 0, 6 + n)).toISOString().slice(0, 19)}Z`;
+/** The first digits of the numbers that names hold. */
 const digits = Array.from({ length: 9 }, (_, i) => String(i + 1));
 
 /** With one client, at a share of its answers; with twenty at the 99th of a hundred. */
